@@ -1,0 +1,23 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/check.hpp"
+
+#include <cstdio>
+#include <cstdlib>
+#include <utility>
+
+namespace up {
+namespace {
+void (*g_rescue)() = nullptr;
+}
+
+void onBrokenCheck(void (*rescue)()) {
+    g_rescue = rescue;
+}
+
+void brokenCheck(const char* condition, const char* file, int line) {
+    if (auto* rescue = std::exchange(g_rescue, nullptr)) rescue();
+    std::fprintf(stderr, "upstairs: a mistake in the program (%s, %s:%d)\n", condition, file, line);
+    std::abort();
+}
+
+} // namespace up

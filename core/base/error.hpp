@@ -1,0 +1,65 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What went wrong, as data: a code and its arguments. `words/sentences` turns it into one sentence.
+#pragma once
+
+#include <cstdint>
+#include <optional>
+#include <string>
+#include <tl/expected.hpp>
+#include <utility>
+#include <vector>
+
+namespace up {
+
+enum class Code : std::uint8_t {
+    // files
+    cannotOpen,   ///< {file, system's reason}
+    cannotWrite,  ///< {file, system's reason}
+    diskFull,     ///< {file}
+    notJson,      ///< {file, what the parser said}
+    wrongFormat,  ///< {file, expected format, found format}
+    newerVersion, ///< {file, found version, newest known}
+    damaged,      ///< {file, place in the file, what was expected}
+    // measures and names
+    badLength,    ///< {text}
+    absurdSize,   ///< {what, value, least, most}
+    noSuchBlock,  ///< {name, names that exist}
+    noSuchPiece,  ///< {id}
+    noSuchFabric, ///< {name}
+    nothingToDo,  ///< {what}
+    // drawings
+    notSvg,          ///< {file, what the parser said}
+    emptyDrawing,    ///< {file}
+    unreadableShape, ///< {shape, why}
+    // shapes
+    crossing,   ///< {shape}
+    degenerate, ///< {shape}
+    tooLarge,   ///< {what, limit}
+    // work
+    notYet,        ///< {piece, step wanted, step that comes first}
+    alreadyTraced, ///< {block}
+    stopped,       ///< {}
+    badUse,        ///< {what}
+};
+
+struct Place {
+    int line = 0;                                  ///< 1-based; 0 = unknown
+    std::optional<std::pair<double, double>> spot; ///< millimetres on the drawing
+    bool operator==(const Place&) const = default;
+};
+
+struct Error {
+    Code code;
+    std::vector<std::string> args{};
+    Place where{};
+    bool operator==(const Error&) const = default;
+};
+
+template<class T> using Result = tl::expected<T, Error>;
+
+[[nodiscard]] inline tl::unexpected<Error> failure(Code code, std::vector<std::string> args = {},
+                                                   Place where = {}) {
+    return tl::unexpected<Error>(Error{code, std::move(args), where});
+}
+
+} // namespace up

@@ -1,0 +1,21 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Numbers to text and back without asking the locale.
+#pragma once
+
+#include <optional>
+#include <string>
+#include <string_view>
+
+namespace up {
+
+/// The number with at most `decimals` decimals (0..9), trailing zeros removed, "." as the point. NaN and
+/// infinity: "0".
+[[nodiscard]] std::string plainNumber(double value, int decimals);
+
+/// The whole of `text` as a number (no blanks round it, "." as the point); nothing if it is not one or not
+/// finite.
+[[nodiscard]] std::optional<double> numberIn(std::string_view text);
+
+[[nodiscard]] std::string_view trimmed(std::string_view text);
+
+} // namespace up

@@ -1,0 +1,143 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/edit/change.hpp"
+#include "core/measure/say.hpp"
+
+#include <algorithm>
+
+namespace up::edit {
+
+using quilt::Block;
+using quilt::Piece;
+using shape::Transform;
+
+namespace {
+
+Result<void> sane(Length width, Length height, measure::System units) {
+    for (const Length side : {width, height})
+        if (side < leastSide || side > mostSide)
+            return failure(Code::absurdSize, {"finished size", measure::say(side, units),
+                                              measure::say(leastSide, units), measure::say(mostSide, units)});
+    return {};
+}
+
+Length scaled(Length length, double by) {
+    return Length::ofMm(length.mm() * by);
+}
+
+/// What was traced before no longer matches the templates.
+void beginAgain(Block& block) {
+    for (auto& piece : block.pieces)
+        piece.work = {quilt::Step::toTrace, false, piece.work.remade};
+    block.layout.clear();
+    block.trimmed = false;
+}
+
+void remap(Piece& piece, const Transform& by) {
+    piece.outline = transformed(*piece.outline, by);
+    std::vector<shape::Contour> marks;
+    for (const auto& mark : *piece.marks)
+        marks.push_back(transformed(mark, by));
+    piece.marks = std::move(marks);
+}
+
+} // namespace
+
+Edited renameQuilt(const Quilt& quilt, std::string name) {
+    Quilt out = quilt;
+    out.name = std::move(name);
+    return out;
+}
+
+Edited setUnits(const Quilt& quilt, measure::System units) {
+    Quilt out = quilt;
+    out.units = units;
+    return out;
+}
+
+Edited addBlock(const Quilt& quilt, std::string name, Length width, Length height) {
+    if (auto ok = sane(width, height, quilt.units); !ok) return tl::unexpected(ok.error());
+    Quilt out = quilt;
+    Block block{};
+    block.id = BlockId{out.nextId++};
+    block.name = std::move(name);
+    block.width = width;
+    block.height = height;
+    if (!out.webs.empty()) block.web = out.webs.front().id;
+    out.blocks.push_back(std::move(block));
+    return out;
+}
+
+Edited removeBlock(const Quilt& quilt, BlockId id) {
+    if (!find(quilt.blocks, id)) return failure(Code::noSuchBlock, {std::to_string(id.value)});
+    Quilt out = quilt;
+    std::erase_if(out.blocks, [&](const Block& b) { return b.id == id; });
+    return out;
+}
+
+Edited renameBlock(const Quilt& quilt, BlockId id, std::string name) {
+    return changeBlock(quilt, id, [&](Quilt&, Block& block) { block.name = std::move(name); });
+}
+
+Edited resizeBlock(const Quilt& quilt, BlockId id, Length width, Length height) {
+    if (auto ok = sane(width, height, quilt.units); !ok) return tl::unexpected(ok.error());
+    return changeBlock(quilt, id, [&](Quilt&, Block& block) {
+        if (block.width == width && block.height == height) return;
+        const double by = std::min(width.mm() / block.width.mm(), height.mm() / block.height.mm());
+        const Transform map = Transform::moveBy((width.mm() - block.width.mm() * by) / 2,
+                                                (height.mm() - block.height.mm() * by) / 2) *
+                              Transform::scale(by, by);
+        for (auto& piece : block.pieces) {
+            remap(piece, map);
+            piece.place.right = scaled(piece.place.right, by);
+            piece.place.down = scaled(piece.place.down, by);
+        }
+        block.width = width;
+        block.height = height;
+        beginAgain(block);
+    });
+}
+
+Edited setGivenReversed(const Quilt& quilt, BlockId id, bool reversed) {
+    return changeBlock(quilt, id, [&](Quilt&, Block& block) {
+        if (block.givenReversed == reversed) return;
+        block.givenReversed = reversed;
+        for (auto& piece : block.pieces) {
+            remap(piece, Transform::mirrorAcross(block.width.mm() / 2));
+            piece.place.right = -piece.place.right;
+            piece.place.turn = -piece.place.turn;
+        }
+        beginAgain(block);
+    });
+}
+
+Edited setBackground(const Quilt& quilt, BlockId id, FabricId fabric) {
+    if (!find(quilt.fabrics, fabric)) return failure(Code::noSuchFabric, {std::to_string(fabric.value)});
+    return changeBlock(quilt, id, [&](Quilt&, Block& block) { block.background = fabric; });
+}
+
+Edited setWeb(const Quilt& quilt, BlockId id, WebId web) {
+    const Block* block = find(quilt.blocks, id);
+    const auto begun = [](const Piece& piece) { return piece.work.step != quilt::Step::toTrace; };
+    if (block && block->web != web && std::any_of(block->pieces.begin(), block->pieces.end(), begun))
+        return failure(Code::alreadyTraced, {block->name});
+    return changeBlock(quilt, id, [&](Quilt&, Block& changed) {
+        if (changed.web != web) changed.layout.clear();
+        changed.web = web;
+    });
+}
+
+Edited setTrimmed(const Quilt& quilt, BlockId id, std::int64_t time) {
+    return changeBlock(quilt, id, [&](Quilt& out, Block& block) {
+        block.trimmed = true;
+        note(out, {time, id, {}, "trimmed", ""});
+    });
+}
+
+Edited setLayout(const Quilt& quilt, BlockId id, quilt::Layout layout, std::int64_t time) {
+    return changeBlock(quilt, id, [&](Quilt& out, Block& block) {
+        block.layout = {std::move(layout)};
+        note(out, {time, id, {}, "layout", ""});
+    });
+}
+
+} // namespace up::edit

@@ -1,0 +1,31 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What edits share: find the block or piece in a copy, change it, hand the copy back.
+#pragma once
+
+#include "core/edit/edits.hpp"
+
+namespace up::edit {
+
+/// Adds to the log; the old log stays with the old quilt.
+void note(Quilt& quilt, quilt::LogEntry entry);
+
+template<class Change> [[nodiscard]] Edited changeBlock(const Quilt& quilt, BlockId id, Change change) {
+    Quilt out = quilt;
+    auto* block = find(out.blocks, id);
+    if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});
+    change(out, *block);
+    return out;
+}
+
+template<class Change>
+[[nodiscard]] Edited changePiece(const Quilt& quilt, BlockId blockId, PieceId id, Change change) {
+    Quilt out = quilt;
+    auto* block = find(out.blocks, blockId);
+    if (!block) return failure(Code::noSuchBlock, {std::to_string(blockId.value)});
+    auto* piece = find(block->pieces, id);
+    if (!piece) return failure(Code::noSuchPiece, {std::to_string(id.value)});
+    change(*block, *piece);
+    return out;
+}
+
+} // namespace up::edit

@@ -1,0 +1,79 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Edits as pure functions: a quilt in, a new quilt out. An edit that changes nothing gives an equal quilt.
+// All answer Code::noSuchBlock, noSuchPiece or noSuchFabric for ids that are not there.
+#pragma once
+
+#include "core/quilt/drawing.hpp"
+#include "core/quilt/quilt.hpp"
+
+namespace up::edit {
+
+using quilt::Length;
+using quilt::Quilt;
+using Edited = Result<Quilt>;
+
+/// Sides that a finished block may have.
+inline constexpr Length leastSide = Length::ofInches(1, 2);
+inline constexpr Length mostSide = Length::ofInches(120, 1);
+
+// --- the quilt
+[[nodiscard]] Edited renameQuilt(const Quilt& quilt, std::string name);
+[[nodiscard]] Edited setUnits(const Quilt& quilt, measure::System units);
+
+// --- blocks
+/// Errors: Code::absurdSize for sides outside leastSide…mostSide.
+[[nodiscard]] Edited addBlock(const Quilt& quilt, std::string name, Length width, Length height);
+[[nodiscard]] Edited removeBlock(const Quilt& quilt, BlockId block);
+[[nodiscard]] Edited renameBlock(const Quilt& quilt, BlockId block, std::string name);
+/// Scales outlines, marks and placements with the block; a side ratio that differs keeps the shapes'
+/// proportions and centres them. What was traced no longer fits: all pieces go back to be traced. Errors:
+/// Code::absurdSize.
+[[nodiscard]] Edited resizeBlock(const Quilt& quilt, BlockId block, Length width, Length height);
+/// Mirrors the whole drawing when the answer changes, so that outlines are always kept as seen; pieces traced
+/// the wrong way go back to be traced.
+[[nodiscard]] Edited setGivenReversed(const Quilt& quilt, BlockId block, bool reversed);
+[[nodiscard]] Edited setBackground(const Quilt& quilt, BlockId block, FabricId fabric);
+/// Errors: Code::alreadyTraced when pieces are on the present web.
+[[nodiscard]] Edited setWeb(const Quilt& quilt, BlockId block, WebId web);
+[[nodiscard]] Edited setTrimmed(const Quilt& quilt, BlockId block, std::int64_t time);
+
+// --- drawings into pieces
+struct ImportOptions {
+    bool givenReversed = false; ///< the drawing is already mirrored
+    bool fitToBlock = true;     ///< the page is scaled to the block; else kept at its own size, centred
+};
+/// Adds the shapes on top of what the block has; colours become fabrics (one already there is used again) and
+/// threads. A shape that reaches over the page's edge runs off the block.
+[[nodiscard]] Edited addDrawing(const Quilt& quilt, BlockId block, const quilt::Drawing& drawing,
+                                const ImportOptions& options, std::int64_t time);
+
+// --- pieces
+[[nodiscard]] Edited renamePiece(const Quilt& quilt, BlockId block, PieceId piece, std::string name);
+[[nodiscard]] Edited setFabric(const Quilt& quilt, BlockId block, PieceId piece, FabricId fabric);
+[[nodiscard]] Edited setThread(const Quilt& quilt, BlockId block, PieceId piece, ThreadId thread);
+[[nodiscard]] Edited setRunsOff(const Quilt& quilt, BlockId block, PieceId piece, bool runsOff);
+/// Up (`by` > 0) or down the stack; stops at the ends.
+[[nodiscard]] Edited restack(const Quilt& quilt, BlockId block, PieceId piece, int by);
+[[nodiscard]] Edited removePiece(const Quilt& quilt, BlockId block, PieceId piece);
+[[nodiscard]] Edited movePiece(const Quilt& quilt, BlockId block, PieceId piece, Length right, Length down);
+/// Clockwise, about the piece's own middle.
+[[nodiscard]] Edited turnPiece(const Quilt& quilt, BlockId block, PieceId piece, measure::Angle by);
+
+// --- fabrics
+[[nodiscard]] Edited renameFabric(const Quilt& quilt, FabricId fabric, std::string name);
+/// A new fabric and, with the same name, its thread.
+[[nodiscard]] Edited addFabric(const Quilt& quilt, std::string name, Colour colour);
+
+// --- the work
+[[nodiscard]] Edited setLayout(const Quilt& quilt, BlockId block, quilt::Layout layout, std::int64_t time);
+/// One step done on each piece, logged. Errors: Code::notYet by the piece's own history (quilt::advanced).
+[[nodiscard]] Edited record(const Quilt& quilt, BlockId block, const std::vector<PieceId>& pieces,
+                            quilt::Step step, std::int64_t time);
+/// Back to be traced again, with the reason in the log; its place on the web is given up.
+[[nodiscard]] Edited ruin(const Quilt& quilt, BlockId block, PieceId piece, std::string reason,
+                          std::int64_t time);
+
+/// The thread that goes by the fabric's name; the first one, or none, if there is no such.
+[[nodiscard]] ThreadId threadFor(const Quilt& quilt, FabricId fabric);
+
+} // namespace up::edit

@@ -1,0 +1,77 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Lays shapes out on sheets so that little is used. Knows shapes only.
+#pragma once
+
+#include "core/base/job.hpp"
+#include "core/shape/region.hpp"
+
+#include <cstdint>
+#include <string>
+#include <vector>
+
+namespace up::layout {
+
+struct Sheet {
+    std::string id;
+    double width = 0, height = 0; ///< mm; the sheet is [0,width]×[0,height]
+    int count = 1;                ///< 1: a roll, least height wins; more: fewest sheets first
+    shape::Ring outline;          ///< an irregular sheet; empty = the rectangle
+};
+
+struct Part {
+    std::string id;
+    shape::Region shape; ///< may have holes and several islands (they move together)
+    int copies = 1;
+    std::vector<double> rotations; ///< allowed turns in degrees; empty = any
+};
+
+struct NestJob {
+    std::vector<Sheet> sheets; ///< used in this order
+    double spacing = 0;        ///< mm between any two parts; a part may touch the sheet's border
+    std::vector<Part> parts;
+};
+
+/// A point of the part's shape, turned by `rotation` degrees about the origin and moved by (x, y), is on the
+/// sheet.
+struct Placed {
+    std::size_t part = 0;
+    int copy = 0;
+    std::size_t sheet = 0;
+    int sheetIndex = 0;
+    double rotation = 0, x = 0, y = 0;
+};
+
+enum class WhyNot : std::uint8_t { largerThanEverySheet, noRoomLeft };
+
+struct Unplaced {
+    std::size_t part = 0;
+    int copy = 0;
+    WhyNot why = WhyNot::noRoomLeft;
+};
+
+struct NestLayout {
+    std::vector<Placed> placed;
+    std::vector<Unplaced> unplaced;
+    int sheetsUsed = 0;
+    double usedHeight = 0; ///< mm, on the last sheet used
+};
+
+struct NestOptions {
+    double seconds = 1.0; ///< time to keep improving
+    int rounds = 0;       ///< if > 0: exactly this many rounds instead; same seed, same answer on any machine
+    std::uint64_t seed = 1;
+};
+
+/// Always answers with a valid layout; stops early when `job` says so, after at least one round.
+/// Valid:  parts are at least `spacing` apart and inside their sheet (irregular sheets: spacing/2 inside).
+/// Method: bottom-left on a bitmap of the sheet, every cell that a part touches counted as full, orders and
+/// turns
+///         varied by rounds. Source of the fill rule: Baker, Coffman & Rivest, "Orthogonal Packings in Two
+///         Dimensions", 1980; of the bitmap: Oliveira & Ferreira, "Algorithms for Nesting Problems", 1993.
+/// Cost:   about a millisecond per part and turn on a roll.
+[[nodiscard]] NestLayout nest(const NestJob& job, const NestOptions& options, up::Job& control);
+
+/// Area of the parts placed over the area of the sheets used (the used strip of the last one), 0..1.
+[[nodiscard]] double density(const NestJob& job, const NestLayout& layout);
+
+} // namespace up::layout

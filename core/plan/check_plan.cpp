@@ -1,0 +1,155 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/plan/check_plan.hpp"
+
+#include "core/plan/trace_plan.hpp"
+
+#include <algorithm>
+#include <array>
+
+namespace up::plan {
+namespace {
+
+using check::Finding;
+using check::Fix;
+using check::Kind;
+using check::Severity;
+using measure::Length;
+using quilt::Block;
+using quilt::Piece;
+using quilt::Step;
+
+constexpr double tolerated = 0.1; // mm: flattening and drawing noise
+
+class Checker {
+public:
+    Checker(const quilt::Quilt& quilt, const Block& block, const BlockPlan& plan)
+        : m_quilt(quilt), m_block(block), m_plan(plan) {}
+
+    std::vector<Finding> run() {
+        if (m_block.pieces.empty())
+            m_out.push_back({Kind::noPieces, Severity::doubtful, m_block.id, {}, {m_block.name}, {}});
+        for (std::size_t i = 0; i < m_block.pieces.size(); ++i) {
+            checkEdges(i);
+            checkVisible(i);
+            checkThin(i);
+            checkMarks(i);
+        }
+        checkWeb();
+        checkOrder();
+        std::stable_sort(m_out.begin(), m_out.end(),
+                         [](const auto& a, const auto& b) { return a.severity < b.severity; });
+        return std::move(m_out);
+    }
+
+private:
+    void add(Kind kind, Severity severity, std::size_t i, std::vector<std::string> more,
+             std::optional<shape::Point> spot, Fix fix = Fix::none) {
+        const Piece& piece = m_block.pieces[i];
+        std::vector<std::string> args{std::to_string(i + 1) + " " + piece.name};
+        args.insert(args.end(), more.begin(), more.end());
+        m_out.push_back({kind, severity, m_block.id, piece.id, std::move(args), spot, fix});
+    }
+    [[nodiscard]] std::string say(double mm) const { return measure::say(Length::ofMm(mm), m_quilt.units); }
+
+    void checkEdges(std::size_t i) {
+        const auto box = m_plan.regions[i].bounds();
+        if (box.isEmpty()) return;
+        const double width = m_block.width.mm(), height = m_block.height.mm(),
+                     seam = quilt::seamAllowance.mm();
+        const std::array over{-box.left, -box.top, box.right - width, box.bottom - height};
+        const double most = *std::max_element(over.begin(), over.end());
+        const auto& piece = m_block.pieces[i];
+        if (!piece.runsOff && most > tolerated) {
+            const auto fix = moveInside(m_block, m_plan.regions[i]) ? Fix::moveInside : Fix::markRunsOff;
+            add(Kind::outsideFinished, Severity::doubtful, i, {say(most)}, box.centre(), fix);
+        }
+        if (!piece.runsOff) return;
+        for (const double by : over)
+            if (by > tolerated && by < seam - tolerated)
+                return add(Kind::runsOffTooShort, Severity::doubtful, i, {say(seam - by)}, box.centre());
+    }
+
+    void checkVisible(std::size_t i) {
+        if (m_plan.visible[i].area() < stack::leastOverlap)
+            add(Kind::hiddenWholly, Severity::doubtful, i, {}, m_plan.regions[i].bounds().centre());
+    }
+
+    /// Shrinks by half the least width and grows back: what does not come back is too thin.
+    void checkThin(std::size_t i) {
+        const double half = thinnest.mm() / 2;
+        const auto opened = shape::offset(shape::offset(m_plan.regions[i], -half), half * 1.05);
+        const auto lost = shape::islands(shape::subtract(m_plan.regions[i], opened));
+        for (const auto& part : lost) {
+            const auto box = part.bounds();
+            if (std::max(box.width(), box.height()) < thinnest.mm() * 1.5)
+                continue; // a sharp point, not a thin part
+            return add(Kind::thin, Severity::doubtful, i, {say(thinnest.mm())}, box.centre());
+        }
+    }
+
+    void checkMarks(std::size_t i) {
+        const auto& piece = m_block.pieces[i];
+        if (!piece.hasMarks() || piece.work.marksDrawn) return;
+        if (piece.work.step == Step::cleanCut)
+            add(Kind::marksToDraw, Severity::doubtful, i, {}, m_plan.regions[i].bounds().centre());
+        if (piece.work.step >= Step::laid)
+            add(Kind::marksLost, Severity::doubtful, i, {}, m_plan.regions[i].bounds().centre());
+    }
+
+    void checkWeb() {
+        if (m_block.layout.empty()) return;
+        const auto* web = find(m_quilt.webs, m_block.layout.front().web);
+        for (const auto& unplaced : m_block.layout.front().unplaced) {
+            const int number = numberOf(m_block, unplaced.piece);
+            const auto kind = unplaced.reason == "largerThanSheet" ? Kind::larger : Kind::webUsedUp;
+            if (number > 0)
+                add(kind, Severity::blocked, static_cast<std::size_t>(number) - 1, {web ? web->name : ""},
+                    {});
+        }
+    }
+
+    void checkOrder() {
+        for (const auto& overlap : m_plan.stack.overlaps) {
+            const auto& lower = m_block.pieces[overlap.lower];
+            const auto& upper = m_block.pieces[overlap.upper];
+            for (const Step step : {Step::stitched, Step::fused}) {
+                if (upper.work.step < step || lower.work.step >= step) continue;
+                add(Kind::laidOutOfOrder, Severity::blocked, overlap.upper,
+                    {std::to_string(overlap.lower + 1) + " " + lower.name, std::string(keyOf(step))},
+                    m_plan.regions[overlap.upper].bounds().centre());
+                break;
+            }
+        }
+    }
+
+    const quilt::Quilt& m_quilt;
+    const Block& m_block;
+    const BlockPlan& m_plan;
+    std::vector<Finding> m_out;
+};
+
+} // namespace
+
+std::vector<Finding> checkBlock(const quilt::Quilt& quilt, const Block& block, const BlockPlan& plan) {
+    return Checker(quilt, block, plan).run();
+}
+
+std::vector<Finding> checkQuilt(const quilt::Quilt& quilt) {
+    std::vector<Finding> out;
+    for (const auto& block : quilt.blocks)
+        for (auto& finding : checkBlock(quilt, block, planBlock(block)))
+            out.push_back(std::move(finding));
+    return out;
+}
+
+std::optional<shape::Point> moveInside(const Block& block, const shape::Region& piece) {
+    const auto box = piece.bounds();
+    if (box.width() > block.width.mm() || box.height() > block.height.mm()) return std::nullopt;
+    const auto shift = [](double low, double high, double room) {
+        return low < 0 ? -low : high > room ? room - high : 0;
+    };
+    return shape::Point{shift(box.left, box.right, block.width.mm()),
+                        shift(box.top, box.bottom, block.height.mm())};
+}
+
+} // namespace up::plan

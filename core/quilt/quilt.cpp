@@ -1,0 +1,38 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/quilt/quilt.hpp"
+
+namespace up::quilt {
+
+using shape::Transform;
+
+Quilt emptyQuilt(std::string name) {
+    Quilt quilt;
+    quilt.name = std::move(name);
+    Web web{};
+    web.id = WebId{quilt.nextId++};
+    web.name = "Light web, one paper";
+    web.first = {5, false, "wool"};
+    web.final = {10, false, "wool"};
+    quilt.webs.push_back(web);
+    return quilt;
+}
+
+Transform placing(const Piece& piece) {
+    const auto& p = piece.place;
+    const auto centre = boundsOf(*piece.outline).centre();
+    return Transform::moveBy(p.right.mm(), p.down.mm()) * Transform::turnAbout(centre, p.turn);
+}
+
+shape::Outline placed(const Piece& piece) {
+    return transformed(*piece.outline, placing(piece));
+}
+
+shape::Outline reversed(const Piece& piece) {
+    return transformed(*piece.outline, Transform::mirrorAcross(0));
+}
+
+Transform onSheet(const Traced& traced) {
+    return Transform::moveBy(traced.x, traced.y) * Transform::turn(traced.turn);
+}
+
+} // namespace up::quilt

@@ -1,0 +1,167 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The document as plain values: one quilt, its blocks, pieces, fabrics, web, threads and log.
+// Everything shown or planned is derived from these; nothing derived is kept here.
+#pragma once
+
+#include "core/base/colour.hpp"
+#include "core/base/id.hpp"
+#include "core/base/shared.hpp"
+#include "core/measure/say.hpp"
+#include "core/quilt/step.hpp"
+#include "core/shape/path.hpp"
+
+#include <string>
+#include <vector>
+
+namespace up::quilt {
+
+using measure::Angle;
+using measure::Length;
+using up::Colour;
+/// Keys of a file that this version does not know, as JSON text; written back as they were. Empty = none.
+using Extra = std::string;
+
+struct Fabric {
+    FabricId id;
+    std::string name;
+    Colour colour;
+    Extra extra;
+    bool operator==(const Fabric&) const = default;
+};
+
+struct Thread {
+    ThreadId id;
+    std::string name;
+    Colour colour;
+    Extra extra;
+    bool operator==(const Thread&) const = default;
+};
+
+/// One pressing as the maker's leaflet gives it.
+struct Pressing {
+    double seconds = 5;
+    bool steam = false;
+    std::string heat = "wool";
+    bool operator==(const Pressing&) const = default;
+};
+
+/// A fusible web: a roll (`sheets` = 0, `length` = what is on it) or that many sheets.
+struct Web {
+    WebId id;
+    std::string name;
+    int papers = 1;
+    Length width = Length::ofInches(17, 1), length = Length::ofInches(72, 1);
+    int sheets = 0;
+    Pressing first, final;
+    Extra extra;
+    bool operator==(const Web&) const = default;
+};
+
+/// Where a piece lies, relative to where the drawing has it: turned about its own middle, then moved.
+struct Placement {
+    Length right, down;
+    Angle turn;
+    bool operator==(const Placement&) const = default;
+};
+
+struct Piece {
+    PieceId id;
+    std::string name;
+    /// As seen from the front, finished size, millimetres from the finished block's top left corner.
+    Shared<shape::Outline> outline;
+    /// Inner marks (eyes, veins): lines to draw on the fabric, not to cut.
+    Shared<std::vector<shape::Contour>> marks;
+    FabricId fabric;
+    ThreadId thread;
+    bool runsOff = false; ///< reaches over the finished edge on purpose
+    Placement place;
+    Work work;
+    Extra extra;
+    bool operator==(const Piece&) const = default;
+    [[nodiscard]] bool hasMarks() const { return !marks->empty(); }
+};
+
+/// One piece on the web. A point of its reversed outline (mirrored across x = 0) turned by `turn` and then
+/// moved by (x, y) mm lands on the sheet.
+struct Traced {
+    PieceId piece;
+    int sheet = 0; ///< 0-based; always 0 on a roll
+    int chunk = 0; ///< pieces of one chunk are rough cut together
+    double x = 0, y = 0;
+    Angle turn;
+    bool operator==(const Traced&) const = default;
+};
+
+struct Unplaced {
+    PieceId piece;
+    std::string reason; ///< "largerThanSheet" or "webUsedUp"
+    bool operator==(const Unplaced&) const = default;
+};
+
+/// A tracing layout that was chosen; dropped by edits that change an outline.
+struct Layout {
+    WebId web;
+    std::vector<Traced> traced;
+    std::vector<Unplaced> unplaced;
+    bool operator==(const Layout&) const = default;
+};
+
+struct Block {
+    BlockId id;
+    std::string name;
+    Length width = Length::ofInches(9, 1), height = Length::ofInches(9, 1); ///< finished
+    FabricId background;
+    WebId web;
+    bool givenReversed = false; ///< the drawing came already mirrored
+    bool trimmed = false;       ///< the block is finished
+    std::vector<Piece> pieces;  ///< bottom first
+    std::vector<Layout> layout; ///< none or one
+    Extra extra;
+    bool operator==(const Block&) const = default;
+};
+
+struct LogEntry {
+    std::int64_t time = 0; ///< seconds since 1970-01-01 UTC
+    BlockId block;
+    PieceId piece;    ///< none: the whole block
+    std::string what; ///< a step's key, or "ruined", "imported", "resized", "trimmed", "layout", "note"
+    std::string note;
+    bool operator==(const LogEntry&) const = default;
+};
+
+struct Quilt {
+    std::string name;
+    measure::System units = measure::System::inches;
+    int columns = 3;
+    Length sashing = Length::ofInches(1, 1);
+    std::vector<Block> blocks;
+    std::vector<Fabric> fabrics;
+    std::vector<Web> webs;
+    std::vector<Thread> threads;
+    Shared<std::vector<LogEntry>> log;
+    std::uint32_t nextId = 1;
+    Extra extra;
+    bool operator==(const Quilt&) const = default;
+};
+
+/// ¼ in. Source: common practice.
+inline constexpr Length seamAllowance = Length::ofInches(1, 4);
+
+template<class Items, class ItemId> [[nodiscard]] auto* find(Items& items, ItemId id) {
+    for (auto& item : items)
+        if (item.id == id) return &item;
+    return static_cast<decltype(&items.front())>(nullptr);
+}
+
+/// A quilt with one web and nothing else: what *New* starts from.
+[[nodiscard]] Quilt emptyQuilt(std::string name);
+
+/// The outline where the piece lies on the block: drawing, turned and moved.
+[[nodiscard]] shape::Transform placing(const Piece& piece);
+[[nodiscard]] shape::Outline placed(const Piece& piece);
+/// As traced on the paper side: mirrored across x = 0, not moved.
+[[nodiscard]] shape::Outline reversed(const Piece& piece);
+/// Where a traced piece's reversed outline lies on its sheet.
+[[nodiscard]] shape::Transform onSheet(const Traced& traced);
+
+} // namespace up::quilt

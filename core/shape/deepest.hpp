@@ -1,0 +1,18 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Where a number fits best inside a shape.
+#pragma once
+
+#include "core/shape/region.hpp"
+
+namespace up::shape {
+
+struct Deepest {
+    Point at;
+    double depth = 0; ///< mm to the nearest edge; 0 for an empty region
+};
+
+/// The point of the region farthest from its edge, within `precision` mm.
+/// Method: squares that may hold a deeper point are split, the most promising first (branch and bound).
+[[nodiscard]] Deepest deepestPoint(const Region& region, double precision = 0.5);
+
+} // namespace up::shape

@@ -1,0 +1,106 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/shape/nesting.hpp"
+
+#include <algorithm>
+#include <cstdlib>
+
+namespace up::shape {
+namespace {
+
+struct Candidate {
+    const Contour* contour;
+    Ring ring;
+    double area; ///< signed
+    int depth = 0;
+    int winding = 0; ///< of the contours around it, itself included
+    int parent = -1; ///< the smallest contour around it
+};
+
+std::optional<Point> firstCrossing(const std::vector<Candidate>& all) {
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        Point where;
+        if (crossesItself(all[i].ring, &where)) return where;
+        for (std::size_t j = 0; j < i; ++j)
+            if (edgesCross(all[i].ring, all[j].ring)) return all[i].ring.front();
+    }
+    return std::nullopt;
+}
+
+void findParents(std::vector<Candidate>& all) {
+    std::sort(all.begin(), all.end(),
+              [](const auto& a, const auto& b) { return std::abs(a.area) > std::abs(b.area); });
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        for (std::size_t j = 0; j < i; ++j)
+            if (contains(all[j].ring, all[i].ring.front())) all[i].parent = static_cast<int>(j);
+        const Candidate* up = all[i].parent < 0 ? nullptr : &all[static_cast<std::size_t>(all[i].parent)];
+        all[i].depth = up ? up->depth + 1 : 0;
+        all[i].winding = (up ? up->winding : 0) + (all[i].area > 0 ? 1 : -1);
+    }
+}
+
+bool filledInside(const Candidate& c, Fill rule) {
+    return rule == Fill::evenOdd ? c.depth % 2 == 0 : c.winding != 0;
+}
+
+/// A contour is an edge when it goes from empty to filled, a hole the other way round, and nothing otherwise.
+std::vector<Outline> nest(std::vector<Candidate>& all, Fill rule) {
+    findParents(all);
+    std::vector<Outline> outlines;
+    std::vector<int> outlineOf(all.size(), -1); // the outline that fills the inside of contour i
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        const int parent = all[i].parent;
+        const bool outside = parent >= 0 && filledInside(all[static_cast<std::size_t>(parent)], rule);
+        const int around = parent >= 0 ? outlineOf[static_cast<std::size_t>(parent)] : -1;
+        const bool in = filledInside(all[i], rule);
+        outlineOf[i] = around;
+        if (in && !outside) {
+            outlineOf[i] = static_cast<int>(outlines.size());
+            outlines.push_back({*all[i].contour, {}});
+        } else if (!in && outside && around >= 0) {
+            outlines[static_cast<std::size_t>(around)].holes.push_back(*all[i].contour);
+        }
+    }
+    return outlines;
+}
+
+std::vector<Outline> repair(const std::vector<Candidate>& all, Fill rule, double leastArea) {
+    Rings rings;
+    for (const auto& c : all)
+        rings.push_back(c.ring);
+    std::vector<Outline> outlines;
+    for (const auto& island : islands(regionOf(rings, rule))) {
+        if (island.area() < leastArea) continue;
+        Outline outline{contourThrough(island.rings.front()), {}};
+        for (std::size_t i = 1; i < island.rings.size(); ++i)
+            outline.holes.push_back(contourThrough(island.rings[i]));
+        outlines.push_back(std::move(outline));
+    }
+    return outlines;
+}
+
+} // namespace
+
+Sorted sortContours(const std::vector<Contour>& contours, Fill rule, double leastArea) {
+    std::vector<Contour> closed = contours;
+    for (auto& contour : closed)
+        contour.closed = true;
+    std::vector<Candidate> all;
+    for (const auto& contour : closed) {
+        Ring ring = flattened(contour);
+        const double area = ring.size() < 3 ? 0 : signedArea(ring);
+        Point where;
+        // A figure of eight has no signed area; what it covers is found when it is repaired.
+        if (std::abs(area) < leastArea && (ring.size() < 4 || !crossesItself(ring, &where))) continue;
+        all.push_back({&contour, std::move(ring), area});
+    }
+    Sorted out;
+    out.crossing = firstCrossing(all);
+    out.repaired = out.crossing.has_value();
+    out.outlines = out.repaired ? repair(all, rule, leastArea) : nest(all, rule);
+    std::stable_sort(out.outlines.begin(), out.outlines.end(), [](const Outline& a, const Outline& b) {
+        return std::abs(signedArea(a.edge)) > std::abs(signedArea(b.edge));
+    });
+    return out;
+}
+
+} // namespace up::shape

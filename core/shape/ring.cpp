@@ -1,0 +1,109 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/shape/ring.hpp"
+
+namespace up::shape {
+namespace {
+
+bool properlyCross(Point a, Point b, Point c, Point d) {
+    const double d1 = cross(a, b, c), d2 = cross(a, b, d), d3 = cross(c, d, a), d4 = cross(c, d, b);
+    return ((d1 > 0 && d2 < 0) || (d1 < 0 && d2 > 0)) && ((d3 > 0 && d4 < 0) || (d3 < 0 && d4 > 0));
+}
+
+Box boxOf(Point a, Point b) {
+    Box box;
+    box.take(a);
+    box.take(b);
+    return box;
+}
+
+Point crossingOf(Point a, Point b, Point c, Point d) {
+    const double along = cross(c, d, a) / (cross(c, d, a) - cross(c, d, b));
+    return a + (b - a) * along;
+}
+
+} // namespace
+
+double signedArea(const Ring& ring) {
+    double twice = 0;
+    for (std::size_t i = 0, j = ring.size() - 1; i < ring.size(); j = i++)
+        twice += cross(ring.front(), ring[j], ring[i]);
+    return twice / 2;
+}
+
+Box boundsOf(const Ring& ring) {
+    Box box;
+    for (const Point p : ring)
+        box.take(p);
+    return box;
+}
+
+double lengthOf(const Polyline& line) {
+    double sum = 0;
+    for (std::size_t i = 1; i < line.size(); ++i)
+        sum += distance(line[i - 1], line[i]);
+    return sum;
+}
+
+double perimeter(const Ring& ring) {
+    return ring.empty() ? 0 : lengthOf(ring) + distance(ring.back(), ring.front());
+}
+
+Point pointAlong(const Polyline& line, double along) {
+    for (std::size_t i = 1; i < line.size(); ++i) {
+        const double step = distance(line[i - 1], line[i]);
+        if (along <= step && step > 0)
+            return line[i - 1] + (line[i] - line[i - 1]) * std::max(0.0, along / step);
+        along -= step;
+    }
+    return line.back();
+}
+
+bool contains(const Ring& ring, Point p) {
+    bool inside = false;
+    for (std::size_t i = 0, j = ring.size() - 1; i < ring.size(); j = i++) {
+        const Point a = ring[i], b = ring[j];
+        if ((a.y > p.y) != (b.y > p.y) && p.x < (b.x - a.x) * (p.y - a.y) / (b.y - a.y) + a.x)
+            inside = !inside;
+    }
+    return inside;
+}
+
+bool crossesItself(const Ring& ring, Point* where) {
+    const std::size_t n = ring.size();
+    for (std::size_t i = 0; i + 2 < n; ++i) {
+        const Point a = ring[i], b = ring[i + 1];
+        const Box box = boxOf(a, b);
+        for (std::size_t j = i + 2; j < n; ++j) {
+            if (i == 0 && j == n - 1) continue;
+            const Point c = ring[j], d = ring[(j + 1) % n];
+            if (!box.meets(boxOf(c, d)) || !properlyCross(a, b, c, d)) continue;
+            if (where) *where = crossingOf(a, b, c, d);
+            return true;
+        }
+    }
+    return false;
+}
+
+bool edgesCross(const Ring& a, const Ring& b) {
+    if (!boundsOf(a).meets(boundsOf(b))) return false;
+    for (std::size_t i = 0, j = a.size() - 1; i < a.size(); j = i++) {
+        const Box box = boxOf(a[j], a[i]);
+        for (std::size_t k = 0, l = b.size() - 1; k < b.size(); l = k++)
+            if (box.meets(boxOf(b[l], b[k])) && properlyCross(a[j], a[i], b[l], b[k])) return true;
+    }
+    return false;
+}
+
+double distanceTo(const Ring& ring, Point p) {
+    double best = std::numeric_limits<double>::infinity();
+    for (std::size_t i = 0, j = ring.size() - 1; i < ring.size(); j = i++) {
+        const Point edge = ring[i] - ring[j];
+        const double square = edge.x * edge.x + edge.y * edge.y;
+        const Point to = p - ring[j];
+        const double along = square > 0 ? std::clamp((to.x * edge.x + to.y * edge.y) / square, 0.0, 1.0) : 0;
+        best = std::min(best, distance(p, ring[j] + edge * along));
+    }
+    return best;
+}
+
+} // namespace up::shape

@@ -1,0 +1,25 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Whole files in and out; writing is all or nothing.
+#pragma once
+
+#include "core/base/error.hpp"
+
+#include <cstddef>
+#include <functional>
+#include <string>
+
+namespace up::store {
+
+/// Like write(2); tests hand in one that fails.
+using WriteCall = std::function<long(int descriptor, const char* bytes, std::size_t count)>;
+
+/// Errors: Code::cannotOpen {file, reason}; Code::tooLarge beyond 256 MB.
+[[nodiscard]] Result<std::string> readFile(const std::string& path);
+
+/// Writes beside the file, syncs and renames, so that a reader sees the old bytes or the new ones, never a
+/// mixture; whatever goes wrong, the old file stays. "-" is standard output. Errors: Code::cannotWrite {file,
+/// reason}, Code::diskFull {file}.
+[[nodiscard]] Result<void> writeFile(const std::string& path, const std::string& bytes,
+                                     const WriteCall& write = {});
+
+} // namespace up::store

@@ -1,0 +1,199 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/store/json.hpp"
+#include "core/store/quilt_file.hpp"
+#include "core/store/time.hpp"
+
+#include <algorithm>
+
+namespace up::store {
+namespace {
+
+using namespace quilt;
+
+constexpr std::int64_t mostId = 0xFFFFFFFF;
+
+template<class I> I idFrom(const Node& node, const char* key, std::int64_t least = 1) {
+    return I{static_cast<std::uint32_t>(node.at(key).whole(least, mostId))};
+}
+
+Length lengthFrom(const Node& node, double least, double most) {
+    return Length::ofMm(node.number(least, most));
+}
+
+Colour colourFrom(const Node& node) {
+    const auto colour = colourFromHex(node.text());
+    if (!colour) node.complain("a colour such as #27496d");
+    return *colour;
+}
+
+template<class Item, class I> Item colourfulFrom(const Node& node) {
+    Item out{idFrom<I>(node, "id"), node.at("name").text(), colourFrom(node.at("colour")), ""};
+    out.extra = node.rest();
+    return out;
+}
+
+Pressing pressingFrom(const Node& node) {
+    return {node.at("seconds").number(0, 3600), node.at("steam").yes(), node.at("heat").text()};
+}
+
+Web webFrom(const Node& node) {
+    Web web{};
+    web.id = idFrom<WebId>(node, "id");
+    web.name = node.at("name").text();
+    web.papers = static_cast<int>(node.at("papers").whole(1, 2));
+    web.width = lengthFrom(node.at("width"), 1, 10'000);
+    web.length = lengthFrom(node.at("length"), 1, 100'000);
+    web.sheets = static_cast<int>(node.at("sheets").whole(0, 10'000));
+    web.first = pressingFrom(node.at("first"));
+    web.final = pressingFrom(node.at("final"));
+    web.extra = node.rest();
+    return web;
+}
+
+std::vector<shape::Contour> contoursFrom(const Node& node, bool closed) {
+    std::vector<shape::Contour> out;
+    for (const auto& item : node.items())
+        out.push_back(contourFrom(item, closed));
+    return out;
+}
+
+Piece pieceFrom(const Node& node) {
+    Piece piece{};
+    piece.id = idFrom<PieceId>(node, "id");
+    piece.name = node.at("name").text();
+    piece.fabric = idFrom<FabricId>(node, "fabric", 0);
+    piece.thread = idFrom<ThreadId>(node, "thread", 0);
+    piece.runsOff = node.at("runsOff").yes();
+    const auto place = node.at("place");
+    piece.place = {lengthFrom(place.at("right"), -1e5, 1e5), lengthFrom(place.at("down"), -1e5, 1e5),
+                   Angle::ofDegrees(place.at("turn").number(-360, 360))};
+    const auto step = node.at("step");
+    const auto known = stepFromKey(step.text());
+    if (!known) step.complain("a step such as roughCut");
+    piece.work = {*known, node.at("marksDrawn").yes(), static_cast<int>(node.at("remade").whole(0, 100'000))};
+    piece.outline =
+        shape::Outline{contourFrom(node.at("outline"), true), contoursFrom(node.at("holes"), true)};
+    if (piece.outline->edge.curves.size() < 2) node.at("outline").complain("a closed outline");
+    piece.marks = contoursFrom(node.at("marks"), false);
+    piece.extra = node.rest();
+    return piece;
+}
+
+Layout layoutFrom(const Node& node) {
+    Layout layout{idFrom<WebId>(node, "web"), {}, {}};
+    for (const auto& t : node.at("traced").items())
+        layout.traced.push_back(
+            {idFrom<PieceId>(t, "piece"), static_cast<int>(t.at("sheet").whole(0, 10'000)),
+             static_cast<int>(t.at("chunk").whole(0, 100'000)), t.at("x").number(-1e5, 1e5),
+             t.at("y").number(-1e5, 1e5), Angle::ofDegrees(t.at("turn").number(-360, 360))});
+    for (const auto& u : node.at("unplaced").items())
+        layout.unplaced.push_back({idFrom<PieceId>(u, "piece"), u.at("reason").text()});
+    return layout;
+}
+
+Block blockFrom(const Node& node) {
+    Block block{};
+    block.id = idFrom<BlockId>(node, "id");
+    block.name = node.at("name").text();
+    block.width = lengthFrom(node.at("width"), 1, 10'000);
+    block.height = lengthFrom(node.at("height"), 1, 10'000);
+    block.background = idFrom<FabricId>(node, "background", 0);
+    block.web = idFrom<WebId>(node, "web", 0);
+    block.givenReversed = node.at("givenReversed").yes();
+    block.trimmed = node.at("trimmed").yes();
+    for (const auto& p : node.at("pieces").items())
+        block.pieces.push_back(pieceFrom(p));
+    if (node.has("layout")) block.layout.push_back(layoutFrom(node.at("layout")));
+    block.extra = node.rest();
+    return block;
+}
+
+LogEntry entryFrom(const Node& node) {
+    LogEntry entry{};
+    const auto time = readTime(node.at("time").text());
+    if (!time) node.at("time").complain("a time such as 2026-03-01T19:30:00Z");
+    entry.time = *time;
+    entry.block = idFrom<BlockId>(node, "block", 0);
+    if (node.has("piece")) entry.piece = idFrom<PieceId>(node, "piece", 0);
+    entry.what = node.at("what").text();
+    if (node.has("note")) entry.note = node.at("note").text();
+    return entry;
+}
+
+template<class Items>
+void expectDifferentIds(const Items& items, const std::string& place, std::uint32_t& highest) {
+    std::set<std::uint32_t> seen;
+    for (const auto& item : items) {
+        if (!seen.insert(item.id.value).second)
+            throw Damaged{place, "each id once, but " + std::to_string(item.id.value) + " stands twice"};
+        highest = std::max(highest, item.id.value);
+    }
+}
+
+/// A name for something that is not there becomes "none"; ids stand once.
+void settle(Quilt& quilt) {
+    std::uint32_t highest = 0;
+    expectDifferentIds(quilt.fabrics, "fabrics", highest);
+    expectDifferentIds(quilt.threads, "threads", highest);
+    expectDifferentIds(quilt.webs, "webs", highest);
+    expectDifferentIds(quilt.blocks, "blocks", highest);
+    for (auto& block : quilt.blocks) {
+        expectDifferentIds(block.pieces, "pieces of block " + block.name, highest);
+        if (!find(quilt.fabrics, block.background)) block.background = {};
+        if (!find(quilt.webs, block.web)) block.web = {};
+        for (auto& piece : block.pieces) {
+            if (!find(quilt.fabrics, piece.fabric)) piece.fabric = {};
+            if (!find(quilt.threads, piece.thread)) piece.thread = {};
+        }
+    }
+    quilt.nextId = std::max(quilt.nextId, highest + 1);
+}
+
+Quilt quiltFrom(const Node& node) {
+    Quilt quilt;
+    node.know("format");
+    node.know("version");
+    quilt.name = node.at("name").text();
+    const auto units = node.at("units").text();
+    if (units != "inches" && units != "metric") node.at("units").complain("inches or metric");
+    quilt.units = units == "metric" ? measure::System::metric : measure::System::inches;
+    quilt.columns = static_cast<int>(node.at("columns").whole(1, 1000));
+    quilt.sashing = lengthFrom(node.at("sashing"), 0, 10'000);
+    quilt.nextId = static_cast<std::uint32_t>(node.at("nextId").whole(1, mostId));
+    for (const auto& f : node.at("fabrics").items())
+        quilt.fabrics.push_back(colourfulFrom<Fabric, FabricId>(f));
+    for (const auto& t : node.at("threads").items())
+        quilt.threads.push_back(colourfulFrom<Thread, ThreadId>(t));
+    for (const auto& w : node.at("webs").items())
+        quilt.webs.push_back(webFrom(w));
+    for (const auto& b : node.at("blocks").items())
+        quilt.blocks.push_back(blockFrom(b));
+    std::vector<LogEntry> log;
+    for (const auto& e : node.at("log").items())
+        log.push_back(entryFrom(e));
+    quilt.log = std::move(log);
+    quilt.extra = node.rest();
+    settle(quilt);
+    return quilt;
+}
+
+} // namespace
+
+Result<Quilt> readQuilt(const std::string& text, const std::string& file) {
+    auto json = parseJson(text, file);
+    if (!json) return tl::unexpected(json.error());
+    if (auto ok = expectFormat(*json, file, "upstairs-quilt", quiltVersion); !ok)
+        return tl::unexpected(ok.error());
+    try {
+        return quiltFrom(Node(*json, ""));
+    } catch (const Damaged& damage) {
+        return failure(Code::damaged,
+                       {file, damage.place.empty() ? "the top" : damage.place, damage.expected});
+    }
+}
+
+Result<Quilt> loadQuilt(const std::string& path) {
+    return readFile(path).and_then([&](const std::string& text) { return readQuilt(text, path); });
+}
+
+} // namespace up::store

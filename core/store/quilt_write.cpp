@@ -1,0 +1,131 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/store/json.hpp"
+#include "core/store/quilt_file.hpp"
+#include "core/store/time.hpp"
+
+namespace up::store {
+namespace {
+
+using namespace quilt;
+
+void addExtra(Json& out, const Extra& extra) {
+    if (extra.empty()) return;
+    const Json more = Json::parse(extra);
+    for (const auto& [key, value] : more.items())
+        out[key] = value;
+}
+
+Json colourful(std::uint32_t id, const std::string& name, Colour colour, const Extra& extra) {
+    Json out{{"id", id}, {"name", name}, {"colour", hex(colour)}};
+    addExtra(out, extra);
+    return out;
+}
+
+Json pressing(const Pressing& p) {
+    return {{"seconds", p.seconds}, {"steam", p.steam}, {"heat", p.heat}};
+}
+
+Json web(const Web& w) {
+    Json out{{"id", w.id.value},           {"name", w.name},
+             {"papers", w.papers},         {"width", w.width.mm()},
+             {"length", w.length.mm()},    {"sheets", w.sheets},
+             {"first", pressing(w.first)}, {"final", pressing(w.final)}};
+    addExtra(out, w.extra);
+    return out;
+}
+
+Json contours(const std::vector<shape::Contour>& all) {
+    Json out = Json::array();
+    for (const auto& contour : all)
+        out.push_back(contourToJson(contour));
+    return out;
+}
+
+Json piece(const Piece& p) {
+    Json out{{"id", p.id.value},
+             {"name", p.name},
+             {"fabric", p.fabric.value},
+             {"thread", p.thread.value},
+             {"runsOff", p.runsOff},
+             {"place",
+              {{"right", p.place.right.mm()}, {"down", p.place.down.mm()}, {"turn", p.place.turn.degrees()}}},
+             {"step", std::string(keyOf(p.work.step))},
+             {"marksDrawn", p.work.marksDrawn},
+             {"remade", p.work.remade},
+             {"outline", contourToJson(p.outline->edge)},
+             {"holes", contours(p.outline->holes)},
+             {"marks", contours(*p.marks)}};
+    addExtra(out, p.extra);
+    return out;
+}
+
+Json layout(const Layout& l) {
+    Json out{{"web", l.web.value}, {"traced", Json::array()}, {"unplaced", Json::array()}};
+    for (const auto& t : l.traced)
+        out["traced"].push_back({{"piece", t.piece.value},
+                                 {"sheet", t.sheet},
+                                 {"chunk", t.chunk},
+                                 {"x", t.x},
+                                 {"y", t.y},
+                                 {"turn", t.turn.degrees()}});
+    for (const auto& u : l.unplaced)
+        out["unplaced"].push_back({{"piece", u.piece.value}, {"reason", u.reason}});
+    return out;
+}
+
+Json block(const Block& b) {
+    Json out{{"id", b.id.value},
+             {"name", b.name},
+             {"width", b.width.mm()},
+             {"height", b.height.mm()},
+             {"background", b.background.value},
+             {"web", b.web.value},
+             {"givenReversed", b.givenReversed},
+             {"trimmed", b.trimmed},
+             {"pieces", Json::array()}};
+    for (const auto& p : b.pieces)
+        out["pieces"].push_back(piece(p));
+    if (!b.layout.empty()) out["layout"] = layout(b.layout.front());
+    addExtra(out, b.extra);
+    return out;
+}
+
+Json entry(const LogEntry& e) {
+    Json out{{"time", writeTime(e.time)}, {"block", e.block.value}};
+    if (e.piece) out["piece"] = e.piece.value;
+    out["what"] = e.what;
+    if (!e.note.empty()) out["note"] = e.note;
+    return out;
+}
+
+} // namespace
+
+std::string writeQuilt(const Quilt& q) {
+    Json out{{"format", "upstairs-quilt"},
+             {"version", quiltVersion},
+             {"name", q.name},
+             {"units", q.units == measure::System::inches ? "inches" : "metric"},
+             {"columns", q.columns},
+             {"sashing", q.sashing.mm()},
+             {"nextId", q.nextId}};
+    for (const char* list : {"fabrics", "threads", "webs", "blocks", "log"})
+        out[list] = Json::array();
+    for (const auto& f : q.fabrics)
+        out["fabrics"].push_back(colourful(f.id.value, f.name, f.colour, f.extra));
+    for (const auto& t : q.threads)
+        out["threads"].push_back(colourful(t.id.value, t.name, t.colour, t.extra));
+    for (const auto& w : q.webs)
+        out["webs"].push_back(web(w));
+    for (const auto& b : q.blocks)
+        out["blocks"].push_back(block(b));
+    for (const auto& e : *q.log)
+        out["log"].push_back(entry(e));
+    addExtra(out, q.extra);
+    return dumpReadably(out);
+}
+
+Result<void> saveQuilt(const std::string& path, const Quilt& quilt, const WriteCall& write) {
+    return writeFile(path, writeQuilt(quilt), write);
+}
+
+} // namespace up::store
