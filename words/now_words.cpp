@@ -1,0 +1,188 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "words/now_words.hpp"
+
+#include "core/base/text.hpp"
+#include "words/sentences.hpp"
+
+#include <algorithm>
+
+namespace up::words {
+namespace {
+
+using plan::Now;
+using plan::What;
+using quilt::Step;
+
+class Speaker {
+public:
+    Speaker(const quilt::Quilt& quilt, const quilt::Block& block, const Now& now,
+            const plan::TracePlan& trace)
+        : m_quilt(quilt), m_block(block), m_now(now), m_trace(trace) {}
+
+    [[nodiscard]] NowWords say() const {
+        switch (m_now.what) {
+        case What::importDrawing:
+            return {"Bring in a drawing of this block.",
+                    "Every filled shape becomes a piece, bottom to top; colours become fabrics.",
+                    "Import a drawing…", ""};
+        case What::layOut:
+            return {"Lay the pieces out on " + web() + ".",
+                    "They are reversed and grouped by fabric so that little web is used.", "Lay out", ""};
+        case What::step: return step();
+        case What::trim:
+            return {"Trim the block to " + cutSize() + ".",
+                    finished() + " finished, plus ¼ in seam allowance on every side.", "Trimmed",
+                    cautionWords(m_now.caution)};
+        case What::goOn:
+            return {"Nothing to do here now.", treadName(m_now.tread) + " is next: " + left(),
+                    "Go to " + treadName(m_now.tread), ""};
+        case What::allDone:
+            return {"This block is finished.", "Put it up on the wall beside the others.", "To the Landing",
+                    ""};
+        }
+        return {};
+    }
+
+private:
+    [[nodiscard]] std::string web() const {
+        const auto* found = find(m_quilt.webs, m_block.web);
+        return found ? found->name : "the web";
+    }
+    [[nodiscard]] const quilt::Pressing* pressing(bool final) const {
+        const auto* found = find(m_quilt.webs, m_block.web);
+        return !found ? nullptr : final ? &found->final : &found->first;
+    }
+    [[nodiscard]] std::string cutSize() const {
+        const auto seams = quilt::seamAllowance * 2;
+        return measure::saySize(m_block.width + seams, m_block.height + seams, m_quilt.units);
+    }
+    [[nodiscard]] std::string finished() const {
+        return measure::saySize(m_block.width, m_block.height, m_quilt.units);
+    }
+    [[nodiscard]] std::string left() const {
+        return std::to_string(m_now.left) + (m_now.left == 1 ? " left." : " left.");
+    }
+    [[nodiscard]] std::string fabric() const {
+        const auto* found = find(m_quilt.fabrics, m_now.fabric);
+        return found ? found->name : "its fabric";
+    }
+    [[nodiscard]] std::string thread() const {
+        const auto* found = find(m_quilt.threads, m_now.thread);
+        return found ? found->name : "matching";
+    }
+    [[nodiscard]] const plan::Chunk* chunk() const {
+        for (const auto& c : m_trace.chunks)
+            if (std::find(c.pieces.begin(), c.pieces.end(), m_now.pieces.front()) != c.pieces.end())
+                return &c;
+        return nullptr;
+    }
+    [[nodiscard]] std::string leaflet(bool final) const {
+        const auto* p = pressing(final);
+        if (!p) return "Set the iron by the maker's leaflet.";
+        return plainNumber(p->seconds, 1) + " s, " + p->heat + (p->steam ? ", steam" : ", no steam") +
+               "; check the maker's leaflet.";
+    }
+
+    [[nodiscard]] NowWords step() const {
+        const std::string pieces = piecesWords(m_block, m_now.pieces);
+        NowWords out{"", "", toDo(m_now.step), cautionWords(m_now.caution)};
+        switch (m_now.step) {
+        case Step::toTrace: break;
+        case Step::traced:
+            out.doThis = "Trace " + pieces + " on the paper side.";
+            out.because = "For " + fabric() + "; already reversed here. Write the numbers on the paper.";
+            out.button = "Traced";
+            break;
+        case Step::roughCut:
+            out.doThis = "Rough cut the web round " + pieces + " in one chunk.";
+            out.because = "About ¼ in outside the line; it goes on " + fabric() + ".";
+            out.button = "Rough cut done";
+            break;
+        case Step::bonded:
+            out.doThis = "Bond " + pieces + " to the wrong side of " + fabric() + ".";
+            if (const auto* c = chunk())
+                out.because = "Patch at least " +
+                              measure::saySize(c->patch.width, c->patch.height, m_quilt.units) + ". ";
+            out.because += leaflet(false);
+            out.button = "Bonded";
+            break;
+        case Step::marked:
+            out.doThis = "Draw the marks on " + pieces + ".";
+            out.because = "The paper is still on: hold it to a window and draw on the right side.";
+            out.button = "Marks drawn";
+            break;
+        case Step::cleanCut:
+            out.doThis = "Clean cut " + pieces + ".";
+            out.because = "Web and fabric together, exactly on the line, so the glue reaches the edge.";
+            out.button = "Clean cut done";
+            break;
+        case Step::laid:
+            out.doThis = "Peel the paper and lay " + pieces + ".";
+            out.because = m_now.pieces.size() == 1 ? beneathWords() : "";
+            out.button = "Laid";
+            break;
+        case Step::fused:
+            out.doThis = "Fuse " + pieces + ".";
+            out.because = "Press, lift, move; don't slide. " + leaflet(true);
+            out.button = "Fused";
+            break;
+        case Step::tested:
+            out.doThis = "Test the edges of " + pieces + " with a fingernail.";
+            out.because = "Press again where an edge lifts.";
+            out.button = "Edges hold";
+            break;
+        case Step::stitched:
+            out.doThis = "Stitch " + pieces + " with " + thread() + " thread.";
+            out.because = "The lowest first: the stitching above covers its starts and stops.";
+            out.button = "Stitched";
+            break;
+        }
+        return out;
+    }
+
+    [[nodiscard]] std::string beneathWords() const {
+        return plan::numberOf(m_block, m_now.pieces.front()) == 1
+                   ? "It goes on the background first; check it against the creases."
+                   : "Everything beneath it is in place; tuck it by the placement sheet.";
+    }
+
+    const quilt::Quilt& m_quilt;
+    const quilt::Block& m_block;
+    const Now& m_now;
+    const plan::TracePlan& m_trace;
+};
+
+} // namespace
+
+NowWords nowWords(const quilt::Quilt& quilt, const quilt::Block& block, const Now& now,
+                  const plan::TracePlan& trace) {
+    return Speaker(quilt, block, now, trace).say();
+}
+
+std::string cautionWords(plan::Caution caution) {
+    const std::string last = " The maker's leaflet and local rules come first.";
+    switch (caution) {
+    case plan::Caution::none: return "";
+    case plan::Caution::iron: return "Hot iron: burns. Never unattended; unplug it after." + last;
+    case plan::Caution::scissors:
+        return "Blades: cut away from yourself, close them when you put them down." + last;
+    case plan::Caution::rotary:
+        return "Rotary cutter: cut away from yourself, close the blade every time, wear a cut-resistant "
+               "glove." +
+               last;
+    case plan::Caution::needle: return "Needle: fingers and eyes. Switch off before changing it." + last;
+    }
+    return "";
+}
+
+std::string piecesWords(const quilt::Block& block, const std::vector<PieceId>& pieces) {
+    std::vector<std::string> items;
+    for (const PieceId id : pieces) {
+        const auto* piece = find(block.pieces, id);
+        const auto number = std::to_string(plan::numberOf(block, id));
+        items.push_back(pieces.size() <= 3 && piece ? number + " " + piece->name : number);
+    }
+    return listed(items);
+}
+
+} // namespace up::words

@@ -1,0 +1,199 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "words/sentences.hpp"
+
+#include <array>
+
+namespace up::words {
+namespace {
+
+/// Puts arguments for {0}, {1}, …; a missing argument leaves nothing.
+std::string filled(std::string_view pattern, const std::vector<std::string>& args) {
+    std::string out;
+    for (std::size_t i = 0; i < pattern.size(); ++i) {
+        if (pattern[i] != '{' || i + 2 >= pattern.size() || pattern[i + 2] != '}') {
+            out += pattern[i];
+            continue;
+        }
+        const auto n = static_cast<std::size_t>(pattern[i + 1] - '0');
+        if (n < args.size()) out += args[n];
+        i += 2;
+    }
+    return out;
+}
+
+std::string_view pattern(Code code) {
+    switch (code) {
+    case Code::cannotOpen: return "{0} cannot be opened ({1}). Check the name and that you may read it.";
+    case Code::cannotWrite:
+        return "{0} cannot be written ({1}). The old file is untouched; choose another folder.";
+    case Code::diskFull:
+        return "There is no room left on the disk for {0}. The old file is untouched; free some space or "
+               "choose another disk.";
+    case Code::notJson:
+        return "{0} is damaged near {1}: it is not readable as a file of this program. Use an earlier copy.";
+    case Code::wrongFormat:
+        return "{0} is another kind of file: {1} was expected, {2} was found. Choose the right file.";
+    case Code::newerVersion:
+        return "{0} was written by a newer Upstairs (file version {1}, this one reads up to {2}). Update the "
+               "program to open it.";
+    case Code::damaged:
+        return "{0} is damaged at {1}: {2} was expected. Use an earlier copy, or mend that place in a text "
+               "editor.";
+    case Code::badLength: return "“{0}” is not a length. Write it like 3 1/8, 3.125, 3⅛ or 8cm.";
+    case Code::absurdSize:
+        return "The {0} {1} cannot be right: it must be between {2} and {3}. Type another size.";
+    case Code::noSuchBlock: return "There is no block “{0}”. The quilt has: {1}.";
+    case Code::noSuchPiece: return "Piece {0} is not in this block any more. Choose another.";
+    case Code::noSuchFabric: return "Fabric {0} is not in this quilt any more. Choose another.";
+    case Code::nothingToDo:
+        return "Block “{0}” has no pieces or no web yet. Import a drawing and choose a web first.";
+    case Code::notSvg:
+        return "{0} cannot be read as an SVG drawing ({1}). Save it again as SVG in your drawing program.";
+    case Code::emptyDrawing:
+        return "{0} holds no closed or filled shape. Draw the templates as closed outlines and save again.";
+    case Code::unreadableShape: return "The shape {0} cannot be read ({1}). Mend it in your drawing program.";
+    case Code::crossing: return "The outline of {0} crosses itself. Mend it in your drawing program.";
+    case Code::degenerate: return "The shape {0} has no area. Take it out of the drawing.";
+    case Code::tooLarge: return "{0} is too large: the limit is {1}. Use a smaller file.";
+    case Code::notYet: return "“{0}” cannot be {1} yet.";
+    case Code::alreadyTraced:
+        return "Pieces of block “{0}” are on their web already. Choose the web before tracing.";
+    case Code::stopped: return "Stopped.";
+    case Code::badUse: return "{0}";
+    }
+    return "";
+}
+
+std::string_view pattern(check::Kind kind) {
+    using check::Kind;
+    switch (kind) {
+    case Kind::outsideFinished: return "Piece {0} reaches {1} into the seam allowance.";
+    case Kind::runsOffTooShort: return "Piece {0} runs off the block but ends {1} short of the raw edge.";
+    case Kind::hiddenWholly: return "Piece {0} is wholly hidden by the pieces above it.";
+    case Kind::larger: return "Piece {0} is larger than {1}. Use a wider web or split the piece.";
+    case Kind::webUsedUp: return "No room is left on {1} for piece {0}. Add web.";
+    case Kind::marksToDraw: return "Piece {0} has marks to draw. Do it while the paper is still on.";
+    case Kind::marksLost:
+        return "The paper came off piece {0} before its marks were drawn. Draw them by eye from the "
+               "placement sheet.";
+    case Kind::laidOutOfOrder:
+        return "Piece {0} is {2}, but {1} beneath it is not. Lift the edge and do {1} first.";
+    case Kind::thin: return "Piece {0} has a part thinner than {1}: hard to cut and to stitch.";
+    case Kind::noPieces: return "Block {0} has no pieces yet. Import a drawing.";
+    }
+    return "";
+}
+
+std::string_view pattern(quilt::Remark remark) {
+    using quilt::Remark;
+    switch (remark) {
+    case Remark::openLinesLeftOut: return "{0} open lines were left out";
+    case Remark::openShapeClosed:
+        return "the outline of {0} was open and has been closed with a straight line";
+    case Remark::crossingRepaired:
+        return "the outline of {0} crossed itself near {1}, {2} mm and has been repaired";
+    case Remark::beyondPage: return "{0} reaches over the edge of the page";
+    case Remark::sizeAssumed: return "the drawing gives no size; 96 units were taken as one inch";
+    case Remark::textLeftOut: return "{0} texts were left out; turn them into outlines to get them as pieces";
+    case Remark::imageLeftOut: return "{0} pictures were left out";
+    case Remark::tooSmallLeftOut: return "{0} specks without area were left out";
+    case Remark::unknownLeftOut: return "{1} elements of the kind {0} were left out";
+    }
+    return "";
+}
+
+struct StepWords {
+    const char *toDo, *state;
+};
+constexpr std::array stepWords{StepWords{"Trace", "to trace"},
+                               StepWords{"Trace", "traced"},
+                               StepWords{"Rough cut", "rough cut"},
+                               StepWords{"Bond", "bonded"},
+                               StepWords{"Draw the marks", "marked"},
+                               StepWords{"Clean cut", "clean cut"},
+                               StepWords{"Lay", "laid"},
+                               StepWords{"Fuse", "fused"},
+                               StepWords{"Test the edges", "tested"},
+                               StepWords{"Stitch", "stitched"}};
+
+/// "notYet" in full: what comes first, or what lies beneath.
+std::string notYet(const Error& error) {
+    const auto step = error.args.size() > 1 ? quilt::stepFromKey(error.args[1]) : std::nullopt;
+    const auto first = error.args.size() > 2 ? quilt::stepFromKey(error.args[2]) : std::nullopt;
+    const std::string name = error.args.empty() ? "The piece" : "“" + error.args[0] + "”";
+    if (!step || !first) return name + " cannot do that yet.";
+    if (error.args.size() > 3)
+        return name + " lies on “" + error.args[3] + "”, which must be " + state(*step) + " first.";
+    if (*first <= *step && *first != *step)
+        return name + " must be " + state(*first) + " before it is " + state(*step) + ".";
+    return name + " cannot be " + state(*step) + " now; next for it is: " + toDo(*first) + ".";
+}
+
+} // namespace
+
+std::string sentence(const Error& error) {
+    if (error.code == Code::notYet) return notYet(error);
+    if (error.code == Code::noSuchBlock && error.args.size() < 2)
+        return "That block is not in the quilt any more. Choose another.";
+    return filled(pattern(error.code), error.args);
+}
+
+std::string sentence(const check::Finding& finding) {
+    auto args = finding.args;
+    if (finding.kind == check::Kind::laidOutOfOrder && args.size() > 2)
+        if (const auto step = quilt::stepFromKey(args[2])) args[2] = state(*step);
+    return filled(pattern(finding.kind), args);
+}
+
+std::string sentence(const quilt::Warning& warning) {
+    std::string text = filled(pattern(warning.remark), warning.args);
+    if (!warning.args.empty() && warning.args.front() == "1") {
+        for (const auto& [many, one] :
+             {std::pair{"lines were", "line was"}, std::pair{"texts were", "text was"},
+              std::pair{"turn them", "turn it"}, std::pair{"get them as pieces", "get it as pieces"},
+              std::pair{"pictures were", "picture was"},
+              std::pair{"specks without area were", "speck without area was"}})
+            if (const auto at = text.find(many); at != std::string::npos)
+                text.replace(at, std::string_view(many).size(), one);
+    }
+    return text;
+}
+
+std::string fixWords(check::Fix fix) {
+    switch (fix) {
+    case check::Fix::none: return "";
+    case check::Fix::moveInside: return "Move it inside";
+    case check::Fix::markRunsOff: return "Let it run off";
+    }
+    return "";
+}
+
+std::string toDo(quilt::Step step) {
+    return stepWords[static_cast<std::size_t>(step)].toDo;
+}
+std::string state(quilt::Step step) {
+    return stepWords[static_cast<std::size_t>(step)].state;
+}
+
+std::string treadName(quilt::Tread tread) {
+    constexpr std::array names{"Draw", "Trace", "Bond", "Cut", "Lay", "Fuse", "Stitch", "Finish"};
+    return names[static_cast<std::size_t>(tread)];
+}
+
+std::string logWords(const std::string& what) {
+    if (const auto step = quilt::stepFromKey(what)) return state(*step);
+    if (what == "ruined") return "ruined, to be made again";
+    if (what == "layout") return "laid out on web";
+    return what;
+}
+
+std::string listed(const std::vector<std::string>& items) {
+    std::string out;
+    for (std::size_t i = 0; i < items.size(); ++i) {
+        if (i > 0) out += i + 1 == items.size() ? " and " : ", ";
+        out += items[i];
+    }
+    return out;
+}
+
+} // namespace up::words

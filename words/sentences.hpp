@@ -1,0 +1,37 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The one table that makes sentences from codes: for the window, the command line and tests alike.
+#pragma once
+
+#include "core/base/error.hpp"
+#include "core/check/finding.hpp"
+#include "core/plan/now_plan.hpp"
+#include "core/quilt/drawing.hpp"
+
+#include <string>
+
+namespace up::words {
+
+/// What is wrong, where, and what to do.
+[[nodiscard]] std::string sentence(const Error& error);
+[[nodiscard]] std::string sentence(const check::Finding& finding);
+[[nodiscard]] std::string sentence(const quilt::Warning& warning);
+
+/// What *Fix* does: "Move it inside". Empty for Fix::none.
+[[nodiscard]] std::string fixWords(check::Fix fix);
+
+/// "Rough cut", "Clean cut", … as a thing to do, and "rough cut" as a state.
+[[nodiscard]] std::string toDo(quilt::Step step);
+[[nodiscard]] std::string state(quilt::Step step);
+[[nodiscard]] std::string treadName(quilt::Tread tread);
+
+/// A log entry's `what`.
+[[nodiscard]] std::string logWords(const std::string& what);
+
+/// The paper side or the front, for badges and printed sheets.
+inline constexpr const char* paperSide = "Paper side, reversed";
+inline constexpr const char* frontSide = "Front, as seen";
+
+/// "1, 4 and 7".
+[[nodiscard]] std::string listed(const std::vector<std::string>& items);
+
+} // namespace up::words
