@@ -1,0 +1,32 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Plans onto sheets of paper at true size: tiled, marked, each with a test square.
+#pragma once
+
+#include "core/measure/paper.hpp"
+#include "core/plan/trace_plan.hpp"
+#include "core/sheet/sheet.hpp"
+
+namespace up::output {
+
+/// Every sheet carries a square of exactly one inch to measure.
+inline constexpr double testSquare = 25.4; // mm
+
+struct PageOptions {
+    measure::Paper paper = measure::letter;
+};
+
+/// The block's tracing layout, paper side (reversed), with numbers, fabrics and rough-cut lines.
+/// Errors: Code::nothingToDo when the block has no layout.
+[[nodiscard]] Result<std::vector<sheet::Page>>
+tracingPages(const quilt::Quilt& quilt, const quilt::Block& block, const PageOptions& options);
+
+/// The block from the front, not reversed: outlines (dashed where hidden), finished and cut edge, creases.
+/// Errors: Code::nothingToDo when the block has no pieces.
+[[nodiscard]] Result<std::vector<sheet::Page>>
+placementPages(const quilt::Quilt& quilt, const quilt::Block& block, const PageOptions& options);
+
+/// One sheet for a cutting machine: reversed outlines as laid out (or as on the block when there is no
+/// layout), one layer per fabric. Errors: Code::nothingToDo when the block has no pieces.
+[[nodiscard]] Result<sheet::Page> cutSheet(const quilt::Quilt& quilt, const quilt::Block& block);
+
+} // namespace up::output

@@ -1,0 +1,100 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "output/pages/tiling.hpp"
+
+#include "output/pages/pages.hpp"
+
+namespace up::output {
+namespace {
+
+using shape::Box;
+using shape::Point;
+
+constexpr double margin = 10; // mm that printers leave white
+constexpr double header = 14; // mm
+constexpr double footer = 31; // mm: the test square and its words
+constexpr double overlap = 12.7;
+constexpr Colour ink{0x1f, 0x2a, 0x33}, quiet{0x6a, 0x74, 0x7c};
+
+Box boxOf(const sheet::Item& item) {
+    Box box;
+    if (const auto* shape = std::get_if<sheet::Shape>(&item))
+        for (const auto& contour : shape->contours)
+            box.take(boundsOf(contour));
+    if (const auto* words = std::get_if<sheet::Words>(&item)) box.take(words->at);
+    if (const auto* flag = std::get_if<sheet::Flag>(&item)) box.take(flag->at);
+    return box;
+}
+
+void cross(sheet::Layer& layer, Point at) {
+    constexpr double arm = 4;
+    layer.items.push_back(
+        sheet::line({at.x - arm, at.y}, {at.x + arm, at.y}, {ink, 0.2, sheet::Dash::solid}));
+    layer.items.push_back(
+        sheet::line({at.x, at.y - arm}, {at.x, at.y + arm}, {ink, 0.2, sheet::Dash::solid}));
+}
+
+struct Grid {
+    int rows, columns;
+    double width, height; ///< of one part, mm
+};
+
+int partsFor(double length, double part) {
+    return length <= part ? 1 : 1 + static_cast<int>(std::ceil((length - part) / (part - overlap) - 1e-9));
+}
+
+sheet::Layer frameOf(const Content& content, const measure::Paper& paper, const Grid& grid, int row,
+                     int column) {
+    const double right = paper.width.mm() - margin, bottom = paper.height.mm() - margin;
+    sheet::Layer frame{"frame", {}, {}, {}};
+    const auto say = [&](std::string text, Point at, double height, sheet::Align align, bool bold,
+                         Colour colour = ink) {
+        frame.items.push_back(sheet::Words{std::move(text), at, height, colour, align, bold});
+    };
+    say(content.title, {margin, margin + 4.5}, 4.6, sheet::Align::left, true);
+    say(content.side, {margin, margin + 10}, 3.8, sheet::Align::left, false);
+    say("Row " + std::to_string(row + 1) + " of " + std::to_string(grid.rows) + ", column " +
+            std::to_string(column + 1) + " of " + std::to_string(grid.columns),
+        {right, margin + 4.5}, 4.2, sheet::Align::right, true);
+    const double squareTop = bottom - testSquare;
+    frame.items.push_back(sheet::box({margin, squareTop, margin + testSquare, bottom}, std::nullopt,
+                                     sheet::Pen{ink, 0.2, sheet::Dash::solid}));
+    say("1 in", {margin + testSquare / 2, squareTop + 14}, 4.2, sheet::Align::centre, true);
+    say("Print at 100 %, not “fit to page”. This square must measure exactly 1 in (25.4 mm).",
+        {margin + testSquare + 4, squareTop + 10}, 3.4, sheet::Align::left, false);
+    say(content.advice, {margin + testSquare + 4, squareTop + 16}, 3.4, sheet::Align::left, false, quiet);
+    const double top = margin + header;
+    for (const double x : {margin, margin + grid.width})
+        for (const double y : {top, top + grid.height})
+            cross(frame, {x, y});
+    return frame;
+}
+
+} // namespace
+
+std::vector<sheet::Page> tiled(const Content& content, const measure::Paper& paper) {
+    Grid grid{0, 0, paper.width.mm() - 2 * margin, paper.height.mm() - 2 * margin - header - footer};
+    grid.columns = partsFor(content.box.width(), grid.width);
+    grid.rows = partsFor(content.box.height(), grid.height);
+    std::vector<Box> boxes;
+    for (const auto& item : content.items)
+        boxes.push_back(boxOf(item));
+    std::vector<sheet::Page> pages;
+    for (int row = 0; row < grid.rows; ++row) {
+        for (int column = 0; column < grid.columns; ++column) {
+            const double x = content.box.left + column * (grid.width - overlap),
+                         y = content.box.top + row * (grid.height - overlap);
+            const Box part{x, y, x + grid.width, y + grid.height};
+            if (std::none_of(boxes.begin(), boxes.end(), [&](const Box& b) { return b.meets(part); }))
+                continue;
+            sheet::Layer drawing{
+                "drawing", content.items, shape::Transform::moveBy(margin - x, margin + header - y),
+                Box{margin, margin + header, margin + grid.width, margin + header + grid.height}};
+            pages.push_back({paper.width.mm(),
+                             paper.height.mm(),
+                             {std::move(drawing), frameOf(content, paper, grid, row, column)}});
+        }
+    }
+    return pages;
+}
+
+} // namespace up::output

@@ -1,0 +1,23 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A drawing larger than the paper as rows and columns of pages that overlap and match.
+#pragma once
+
+#include "core/measure/paper.hpp"
+#include "core/sheet/sheet.hpp"
+
+namespace up::output {
+
+struct Content {
+    std::vector<sheet::Item> items;
+    shape::Box box;     ///< what must be on the pages, mm
+    std::string title;  ///< "Narrowboat: tracing layout"
+    std::string side;   ///< which side this is
+    std::string advice; ///< what to do with the sheet
+};
+
+/// Pages of `paper`, upright, at true size; neighbouring pages repeat a strip of half an inch. Pages on which
+/// nothing of the items' boxes lies are left out; row and column stay as counted. Each page: title, side, row
+/// and column, crosses where the four corners of its part lie, the test square.
+[[nodiscard]] std::vector<sheet::Page> tiled(const Content& content, const measure::Paper& paper);
+
+} // namespace up::output
