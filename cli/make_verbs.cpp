@@ -1,0 +1,129 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Verbs that make files: import, new, nest, export, demo.
+#include "cli/open.hpp"
+#include "core/edit/edits.hpp"
+#include "core/measure/say.hpp"
+#include "core/store/exchange.hpp"
+#include "core/store/quilt_file.hpp"
+#include "demo/towpath.hpp"
+#include "output/pages/pages.hpp"
+#include "output/pdf/pdf.hpp"
+#include "output/svg/svg.hpp"
+
+#include <ctime>
+#include <filesystem>
+
+namespace up::cli {
+namespace {
+
+struct Size {
+    measure::Length width, height;
+};
+
+/// "9in", "9x12in", "9 1/2in": one side for a square, or two with one unit.
+Result<Size> sizeIn(const std::string& text) {
+    const auto x = text.find_first_of("x×*");
+    if (x == std::string::npos) {
+        const auto side = measure::readLength(text);
+        return side ? Result<Size>(Size{*side, *side}) : tl::unexpected(side.error());
+    }
+    std::string first = text.substr(0, x);
+    const std::string second = text.substr(text.find_first_not_of("x×*", x));
+    const auto unitAt = second.find_first_of("icm\"″");
+    if (first.find_first_of("icm\"″") == std::string::npos && unitAt != std::string::npos)
+        first += second.substr(unitAt);
+    const auto width = measure::readLength(first), height = measure::readLength(second);
+    if (!width) return tl::unexpected(width.error());
+    if (!height) return tl::unexpected(height.error());
+    return Size{*width, *height};
+}
+
+std::int64_t now() {
+    return static_cast<std::int64_t>(std::time(nullptr));
+}
+
+} // namespace
+
+Bytes import(const Words& words) {
+    const auto drawing = openDrawing(words.file);
+    if (!drawing) return tl::unexpected(drawing.error());
+    return store::writePieces(*drawing, warningsOf(*drawing));
+}
+
+Bytes makeNew(const Words& words) {
+    const auto size = sizeIn(words.finished);
+    if (!size) return tl::unexpected(size.error());
+    auto quilt = edit::addBlock(quilt::emptyQuilt(words.name), words.name, size->width, size->height);
+    for (const auto& file : words.files) {
+        if (!quilt) break;
+        const auto drawing = openDrawing(file);
+        if (!drawing) return tl::unexpected(drawing.error());
+        quilt = edit::addDrawing(*quilt, quilt->blocks.back().id, *drawing, {words.reversed, !words.ownSize},
+                                 now());
+    }
+    if (!quilt) return tl::unexpected(quilt.error());
+    return store::writeQuilt(*quilt);
+}
+
+Bytes nest(const Words& words) {
+    const auto text = store::readFile(words.file);
+    if (!text) return tl::unexpected(text.error());
+    const auto job = store::readNestJob(*text, words.file);
+    if (!job) return tl::unexpected(job.error());
+    Job control;
+    return store::writeNestLayout(*job,
+                                  layout::nest(*job, {words.seconds, words.rounds, words.seed}, control));
+}
+
+Bytes exportSheets(const Words& words) {
+    const bool pages = words.what == "tracing" || words.what == "placement";
+    if (!pages && words.what != "cut")
+        return failure(Code::badUse, {"--what is tracing, placement or cut, not “" + words.what + "”"});
+    if ((pages && words.as != "pdf") || (!pages && words.as != "svg"))
+        return failure(Code::badUse,
+                       {"tracing and placement sheets are written as pdf, cut files as svg; choose --as " +
+                        std::string(pages ? "pdf" : "svg")});
+    if (words.paper != "letter" && words.paper != "a4")
+        return failure(Code::badUse, {"--paper is letter or a4, not “" + words.paper + "”"});
+    auto opened = openBlock(words);
+    if (!opened) return tl::unexpected(opened.error());
+    const auto& block = opened->chosen();
+    if (!pages) return output::cutSheet(opened->quilt, block).map(output::writeSvg);
+    const output::PageOptions options{words.paper == "a4" ? measure::a4 : measure::letter};
+    if (words.what == "placement")
+        return output::placementPages(opened->quilt, block, options).and_then([&](const auto& made) {
+            return output::writePdf(made, block.name);
+        });
+    auto laidOut = block;
+    if (block.layout.empty()) {
+        Job control;
+        auto found = plan::layOut(opened->quilt, block, {0, 6, 1}, control);
+        if (!found) return tl::unexpected(found.error());
+        laidOut.layout = {std::move(*found)};
+    }
+    return output::tracingPages(opened->quilt, laidOut, options).and_then([&](const auto& made) {
+        return output::writePdf(made, block.name);
+    });
+}
+
+Bytes demo(const Words& words) {
+    namespace fs = std::filesystem;
+    if (words.out == "-") return failure(Code::badUse, {"demo writes several files: give a folder with -o"});
+    const auto from = output::dataFolder() + "/drawings";
+    const auto quilt = demo::towpath(from);
+    if (!quilt) return tl::unexpected(quilt.error());
+    std::error_code wrong;
+    fs::create_directories(words.out, wrong);
+    if (wrong) return failure(Code::cannotWrite, {words.out, wrong.message()});
+    for (const auto& name : demo::drawings()) {
+        const auto text = store::readFile(from + "/" + name);
+        if (!text) return text;
+        if (auto written = store::writeFile(words.out + "/" + name, *text); !written)
+            return tl::unexpected(written.error());
+    }
+    if (auto saved = store::saveQuilt(words.out + "/towpath.upstairs", *quilt); !saved)
+        return tl::unexpected(saved.error());
+    return std::string();
+}
+
+} // namespace up::cli

@@ -1,0 +1,50 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "cli/open.hpp"
+
+#include "core/store/exchange.hpp"
+#include "core/store/quilt_file.hpp"
+#include "intake/svg/svg.hpp"
+#include "words/sentences.hpp"
+
+#include <algorithm>
+#include <cctype>
+
+namespace up::cli {
+namespace {
+
+bool sameName(const std::string& a, const std::string& b) {
+    return std::equal(a.begin(), a.end(), b.begin(), b.end(),
+                      [](unsigned char x, unsigned char y) { return std::tolower(x) == std::tolower(y); });
+}
+
+} // namespace
+
+Result<Opened> openBlock(const Words& words) {
+    auto quilt = store::loadQuilt(words.file);
+    if (!quilt) return tl::unexpected(quilt.error());
+    std::vector<std::string> names;
+    for (const auto& block : quilt->blocks) {
+        if (sameName(block.name, words.block)) {
+            const BlockId id = block.id;
+            return Opened{std::move(*quilt), id};
+        }
+        names.push_back(block.name);
+    }
+    return failure(Code::noSuchBlock, {words.block, words::listed(names)});
+}
+
+Result<quilt::Drawing> openDrawing(const std::string& path) {
+    const auto text = store::readFile(path);
+    if (!text) return tl::unexpected(text.error());
+    if (store::looksLike(*text, "upstairs-pieces")) return store::readPieces(*text, path);
+    return intake::readSvg(*text, path);
+}
+
+std::vector<std::string> warningsOf(const quilt::Drawing& drawing) {
+    std::vector<std::string> out;
+    for (const auto& warning : drawing.warnings)
+        out.push_back(words::sentence(warning));
+    return out;
+}
+
+} // namespace up::cli

@@ -1,0 +1,131 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Verbs that say what the window would show: order, layout, stitch, check.
+#include "cli/open.hpp"
+#include "core/plan/check_plan.hpp"
+#include "core/plan/stitch_plan.hpp"
+#include "core/plan/trace_plan.hpp"
+#include "core/store/quilt_file.hpp"
+#include "words/sentences.hpp"
+
+#include <nlohmann/json.hpp>
+
+namespace up::cli {
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+std::string fabricName(const quilt::Quilt& quilt, FabricId id) {
+    const auto* fabric = find(quilt.fabrics, id);
+    return fabric ? fabric->name : "";
+}
+
+Json numbers(const quilt::Block& block, const std::vector<PieceId>& pieces) {
+    Json out = Json::array();
+    for (const auto id : pieces)
+        out.push_back(plan::numberOf(block, id));
+    return out;
+}
+
+std::string text(const Json& json) {
+    return json.dump(1) + "\n";
+}
+
+} // namespace
+
+Bytes order(const Words& words) {
+    const auto opened = openBlock(words);
+    if (!opened) return tl::unexpected(opened.error());
+    const auto& block = opened->chosen();
+    const auto plan = plan::planBlock(block);
+    Json out{{"format", "upstairs-order"},
+             {"version", 1},
+             {"block", block.name},
+             {"pieces", Json::array()},
+             {"overlaps", Json::array()}};
+    for (std::size_t i = 0; i < block.pieces.size(); ++i)
+        out["pieces"].push_back({{"number", i + 1},
+                                 {"name", block.pieces[i].name},
+                                 {"fabric", fabricName(opened->quilt, block.pieces[i].fabric)},
+                                 {"step", plan.stack.step[i]},
+                                 {"free", bool(plan.stack.free[i])},
+                                 {"area", plan.regions[i].area()},
+                                 {"visibleArea", plan.visible[i].area()}});
+    for (const auto& overlap : plan.stack.overlaps)
+        out["overlaps"].push_back(
+            {{"lower", overlap.lower + 1}, {"upper", overlap.upper + 1}, {"area", overlap.area}});
+    return text(out);
+}
+
+Bytes layout(const Words& words) {
+    const auto opened = openBlock(words);
+    if (!opened) return tl::unexpected(opened.error());
+    auto block = opened->chosen();
+    Job control;
+    auto found = plan::layOut(opened->quilt, block, {words.seconds, words.rounds, words.seed}, control);
+    if (!found) return tl::unexpected(found.error());
+    block.layout = {std::move(*found)};
+    const auto trace = plan::planTrace(block);
+    const auto* web = find(opened->quilt.webs, block.web);
+    Json out{{"format", "upstairs-layout"}, {"version", 1},
+             {"block", block.name},         {"web", web->name},
+             {"sheets", trace.sheets},      {"used", trace.used.mm()},
+             {"chunks", Json::array()},     {"traced", Json::array()},
+             {"unplaced", Json::array()}};
+    for (const auto& chunk : trace.chunks)
+        out["chunks"].push_back({{"fabric", fabricName(opened->quilt, chunk.fabric)},
+                                 {"sheet", chunk.sheet},
+                                 {"pieces", numbers(block, chunk.pieces)},
+                                 {"patch", {chunk.patch.width.mm(), chunk.patch.height.mm()}}});
+    for (const auto& t : block.layout.front().traced)
+        out["traced"].push_back({{"piece", plan::numberOf(block, t.piece)},
+                                 {"sheet", t.sheet},
+                                 {"x", t.x},
+                                 {"y", t.y},
+                                 {"turn", t.turn.degrees()}});
+    for (const auto& u : block.layout.front().unplaced)
+        out["unplaced"].push_back({{"piece", plan::numberOf(block, u.piece)}, {"reason", u.reason}});
+    return text(out);
+}
+
+Bytes stitch(const Words& words) {
+    const auto opened = openBlock(words);
+    if (!opened) return tl::unexpected(opened.error());
+    const auto& block = opened->chosen();
+    const auto plan = plan::planStitching(block, plan::planBlock(block));
+    Json out{{"format", "upstairs-stitching"},      {"version", 1},          {"block", block.name},
+             {"threadChanges", plan.threadChanges}, {"fewest", plan.fewest}, {"runs", Json::array()}};
+    for (const auto& run : plan.runs) {
+        const auto* thread = find(opened->quilt.threads, run.thread);
+        Json edges = Json::array();
+        for (const auto& edge : run.edges) {
+            Json points = Json::array();
+            for (const auto p : edge)
+                points.push_back({p.x, p.y});
+            edges.push_back(std::move(points));
+        }
+        out["runs"].push_back({{"piece", plan::numberOf(block, run.piece)},
+                               {"thread", thread ? thread->name : ""},
+                               {"length", run.length.mm()},
+                               {"done", run.done},
+                               {"edges", std::move(edges)}});
+    }
+    return text(out);
+}
+
+Bytes check(const Words& words) {
+    const auto quilt = store::loadQuilt(words.file);
+    if (!quilt) return tl::unexpected(quilt.error());
+    Json out{{"format", "upstairs-checks"}, {"version", 1}, {"findings", Json::array()}};
+    for (const auto& finding : plan::checkQuilt(*quilt)) {
+        const auto* block = find(quilt->blocks, finding.block);
+        Json entry{{"severity", finding.severity == check::Severity::blocked ? "blocked" : "doubtful"},
+                   {"block", block->name}};
+        if (finding.piece) entry["piece"] = plan::numberOf(*block, finding.piece);
+        if (finding.spot) entry["at"] = {finding.spot->x, finding.spot->y};
+        entry["says"] = words::sentence(finding);
+        out["findings"].push_back(std::move(entry));
+    }
+    return text(out);
+}
+
+} // namespace up::cli

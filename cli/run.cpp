@@ -1,0 +1,115 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "cli/run.hpp"
+
+#include "cli/verbs.hpp"
+#include "core/store/file.hpp"
+#include "words/sentences.hpp"
+
+#include <CLI/CLI.hpp>
+#include <functional>
+#include <ostream>
+
+namespace up::cli {
+namespace {
+
+struct Verb {
+    CLI::App* app;
+    std::function<Bytes(const Words&)> act;
+    bool writesItself = false;
+};
+
+class CommandLine {
+public:
+    CommandLine() {
+        m_app.require_subcommand(1);
+        auto* import = verb("import", "Reads a drawing (SVG) and writes its pieces", cli::import);
+        import->add_option("FILE", m_words.file, "the drawing")->required();
+        auto* fresh = verb("new", "Makes a quilt with one block from pieces files or drawings", makeNew);
+        fresh->add_option("PIECES", m_words.files, "pieces files or drawings, bottom first")->required();
+        fresh->add_option("--name", m_words.name, "the block's name")->required();
+        fresh->add_option("--finished", m_words.finished, "finished size: 9in, 9x12in, 228.6mm")->required();
+        fresh->add_flag("--reversed", m_words.reversed, "the drawing is already mirrored");
+        fresh->add_flag("--own-size", m_words.ownSize,
+                        "keep the drawing's size instead of fitting the block");
+        auto* nesting = verb("nest", "Lays pieces out on sheets", cli::nest);
+        nesting->add_option("JOB", m_words.file, "a nest job")->required();
+        timed(nesting);
+        onBlock(verb("order", "Overlaps, steps and numbers of a block", cli::order));
+        timed(onBlock(verb("layout", "Tracing layout of a block", cli::layout)));
+        onBlock(verb("stitch", "Stitching plan of a block", cli::stitch));
+        auto* exporting = onBlock(verb("export", "Sheets and cut files at true size", exportSheets));
+        exporting->add_option("--what", m_words.what, "tracing, placement or cut")->required();
+        exporting->add_option("--as", m_words.as, "pdf (tracing, placement) or svg (cut)")->required();
+        exporting->add_option("--paper", m_words.paper, "letter or a4");
+        auto* checking = verb("check", "All checks of a quilt", cli::check);
+        checking->add_option("QUILT", m_words.file, "the quilt file")->required();
+        verb("demo", "Writes the sample quilt and its drawings into a folder", cli::demo);
+        m_verbs.back().writesItself = true;
+    }
+
+    int run(std::vector<std::string> args, std::ostream& out, std::ostream& err) {
+        std::reverse(args.begin(), args.end());
+        try {
+            m_app.parse(args);
+        } catch (const CLI::CallForHelp&) {
+            const auto chosen = m_app.get_subcommands();
+            out << (chosen.empty() ? m_app.help() : chosen.front()->help());
+            return 0;
+        } catch (const CLI::ParseError& wrong) {
+            std::string what = wrong.what();
+            std::replace(what.begin(), what.end(), '\n', ' ');
+            err << "upstairs-cli: " << what << ". See upstairs-cli --help.\n";
+            return 2;
+        }
+        for (const auto& v : m_verbs)
+            if (v.app->parsed()) return finish(v, out, err);
+        return 2;
+    }
+
+private:
+    CLI::App* verb(const char* name, const char* about, std::function<Bytes(const Words&)> act) {
+        auto* app = m_app.add_subcommand(name, about);
+        app->add_option("-o,--out", m_words.out, "where the result goes; - is standard output");
+        m_verbs.push_back({app, std::move(act)});
+        return app;
+    }
+    CLI::App* onBlock(CLI::App* app) {
+        app->add_option("QUILT", m_words.file, "the quilt file")->required();
+        app->add_option("--block", m_words.block, "the block's name")->required();
+        return app;
+    }
+    void timed(CLI::App* app) {
+        app->add_option("--seconds", m_words.seconds, "time to look for better layouts")
+            ->check(CLI::Range(0.0, 86400.0));
+        app->add_option("--rounds", m_words.rounds,
+                        "this many rounds instead of a time: the same answer everywhere")
+            ->check(CLI::Range(0, 1'000'000));
+        app->add_option("--seed", m_words.seed, "for the random numbers");
+    }
+
+    int finish(const Verb& v, std::ostream& out, std::ostream& err) {
+        auto bytes = v.act(m_words);
+        if (bytes && !v.writesItself && m_words.out != "-") {
+            if (auto written = store::writeFile(m_words.out, *bytes); !written)
+                bytes = tl::unexpected(written.error());
+        } else if (bytes && !v.writesItself) {
+            out << *bytes;
+        }
+        if (bytes) return 0;
+        err << "upstairs-cli: " << words::sentence(bytes.error()) << "\n";
+        return bytes.error().code == Code::badUse ? 2 : 1;
+    }
+
+    CLI::App m_app{"Upstairs on the command line: lengths in millimetres, angles in degrees.",
+                   "upstairs-cli"};
+    Words m_words;
+    std::vector<Verb> m_verbs;
+};
+
+} // namespace
+
+int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& err) {
+    return CommandLine().run(args, out, err);
+}
+
+} // namespace up::cli

@@ -1,0 +1,151 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "demo/towpath.hpp"
+
+#include "core/edit/edits.hpp"
+#include "core/plan/trace_plan.hpp"
+#include "core/store/file.hpp"
+#include "core/store/time.hpp"
+#include "intake/svg/svg.hpp"
+
+#include <algorithm>
+
+namespace up::demo {
+namespace {
+
+using quilt::Length;
+using quilt::Quilt;
+using quilt::Step;
+
+struct Sample {
+    const char *file, *name, *background;
+    Step upTo;
+    bool halfway; ///< the last step only for the lower half of the pieces
+    bool trimmed;
+    const char* day; ///< invented
+};
+
+const std::vector<Sample>& samples() {
+    static const std::vector<Sample> all{
+        {"narrowboat.svg", "Narrowboat", "morning sky", Step::bonded, true, false, "2026-10-24"},
+        {"kingfisher.svg", "Kingfisher", "night ink", Step::laid, false, false, "2026-10-10"},
+        {"heron.svg", "Heron", "mist", Step::cleanCut, true, false, "2026-10-17"},
+        {"watercan.svg", "Water can", "straw", Step::cleanCut, false, false, "2026-10-15"},
+        {"windlass.svg", "Windlass", "lichen", Step::traced, false, false, "2026-11-01"},
+        {"lockgate.svg", "Lock gate", "morning sky", Step::stitched, false, true, "2026-09-05"},
+        {"bulrushes.svg", "Bulrushes", "straw", Step::toTrace, false, false, "2026-11-08"},
+        {"lamp.svg", "Hurricane lamp", "night ink", Step::tested, false, false, "2026-09-26"},
+        {"ducks.svg", "Duck family", "lichen", Step::toTrace, false, false, "2026-11-14"}};
+    return all;
+}
+
+struct Cloth {
+    const char* name;
+    Colour colour;
+};
+
+/// Fabrics by the names a quilter would write on a bag; the drawings use their colours.
+const std::vector<Cloth>& cloths() {
+    static const std::vector<Cloth> all{
+        {"morning sky", {0xcf, 0xdf, 0xe6}}, {"night ink", {0x22, 0x33, 0x4d}},
+        {"mist", {0xdd, 0xe3, 0xdf}},        {"straw", {0xee, 0xe2, 0xc0}},
+        {"lichen", {0xcd, 0xd6, 0xbd}},      {"bottle green", {0x1f, 0x4f, 0x43}},
+        {"brick red", {0xa9, 0x3b, 0x2c}},   {"cream plain", {0xf5, 0xec, 0xd7}},
+        {"tar black", {0x26, 0x26, 0x2b}},   {"brass yellow", {0xd9, 0xa4, 0x3b}},
+        {"water blue", {0x3f, 0x7c, 0x9a}},  {"kingfisher blue", {0x1f, 0x8f, 0xb5}},
+        {"deep teal", {0x17, 0x5f, 0x73}},   {"orange breast", {0xdd, 0x7a, 0x2f}},
+        {"slate grey", {0x5d, 0x6b, 0x78}},  {"heron grey", {0x93, 0xa1, 0xab}},
+        {"oak", {0x8a, 0x5a, 0x33}},         {"light oak", {0xb9, 0x86, 0x54}},
+        {"reed green", {0x5f, 0x8a, 0x4a}},  {"moss", {0x3e, 0x66, 0x3a}},
+        {"lamp glass", {0xbf, 0xd9, 0xd6}},  {"iron", {0x4a, 0x4e, 0x55}},
+        {"rose", {0xc9, 0x5f, 0x6f}},        {"duckling yellow", {0xf0, 0xcf, 0x62}}};
+    return all;
+}
+
+Quilt startingQuilt() {
+    Quilt quilt = quilt::emptyQuilt("Towpath");
+    quilt::Web feather{};
+    feather.id = WebId{quilt.nextId++};
+    feather.name = "Feather web, two papers";
+    feather.papers = 2;
+    feather.width = Length::ofInches(9, 1);
+    feather.length = Length::ofInches(12, 1);
+    feather.sheets = 10;
+    feather.first = {2, false, "cotton"};
+    feather.final = {8, true, "cotton"};
+    quilt.webs.push_back(feather);
+    for (const auto& cloth : cloths())
+        quilt = *edit::addFabric(quilt, cloth.name, cloth.colour);
+    return quilt;
+}
+
+FabricId fabricNamed(const Quilt& quilt, const std::string& name) {
+    const auto it = std::find_if(quilt.fabrics.begin(), quilt.fabrics.end(),
+                                 [&](const auto& f) { return f.name == name; });
+    return it == quilt.fabrics.end() ? FabricId{} : it->id;
+}
+
+/// Every step up to the sample's, a quarter of an hour apart from seven in the evening.
+Result<Quilt> worked(Quilt quilt, BlockId id, const Sample& sample, std::int64_t time) {
+    for (const Step step : quilt::allSteps) {
+        if (step == Step::toTrace || step > sample.upTo) continue;
+        std::vector<PieceId> pieces;
+        const auto& block = *find(quilt.blocks, id);
+        for (std::size_t i = 0; i < block.pieces.size(); ++i) {
+            const bool skipped = sample.halfway && step == sample.upTo && i >= (block.pieces.size() + 1) / 2;
+            const bool unmarked = step == Step::marked && !block.pieces[i].hasMarks();
+            if (!skipped && !unmarked) pieces.push_back(block.pieces[i].id);
+        }
+        time += 900;
+        if (pieces.empty()) continue;
+        auto next = edit::record(quilt, id, pieces, step, time);
+        if (!next) return next;
+        quilt = std::move(*next);
+    }
+    return sample.trimmed ? edit::setTrimmed(quilt, id, time + 900) : Result<Quilt>(quilt);
+}
+
+Result<Quilt> withSample(const Quilt& quilt, const std::string& folder, const Sample& sample) {
+    const std::int64_t evening = *store::readTime(std::string(sample.day) + "T19:00:00Z");
+    const auto text = store::readFile(folder + "/" + sample.file);
+    if (!text) return tl::unexpected(text.error());
+    const auto drawing = intake::readSvg(*text, sample.file);
+    if (!drawing) return tl::unexpected(drawing.error());
+    auto out = edit::addBlock(quilt, sample.name, Length::ofInches(9, 1), Length::ofInches(9, 1));
+    if (!out) return out;
+    const BlockId id = out->blocks.back().id;
+    out = edit::addDrawing(*out, id, *drawing, {}, evening);
+    if (out) out = edit::setBackground(*out, id, fabricNamed(*out, sample.background));
+    if (!out || sample.upTo == Step::toTrace) return out;
+    Job job;
+    auto layout = plan::layOut(*out, *find(out->blocks, id), {0, 6, 1}, job);
+    if (!layout) return tl::unexpected(layout.error());
+    out = edit::setLayout(*out, id, std::move(*layout), evening + 600);
+    return out ? worked(std::move(*out), id, sample, evening + 600) : out;
+}
+
+} // namespace
+
+const std::vector<std::string>& drawings() {
+    static const std::vector<std::string> names = [] {
+        std::vector<std::string> out;
+        for (const auto& sample : samples())
+            out.emplace_back(sample.file);
+        return out;
+    }();
+    return names;
+}
+
+Result<Quilt> towpath(const std::string& folder) {
+    Quilt quilt = startingQuilt();
+    for (const auto& sample : samples()) {
+        auto next = withSample(quilt, folder, sample);
+        if (!next) return next;
+        quilt = std::move(*next);
+    }
+    auto log = *quilt.log;
+    std::stable_sort(log.begin(), log.end(), [](const auto& a, const auto& b) { return a.time < b.time; });
+    quilt.log = std::move(log);
+    return quilt;
+}
+
+} // namespace up::demo
