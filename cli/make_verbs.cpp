@@ -16,28 +16,6 @@
 namespace up::cli {
 namespace {
 
-struct Size {
-    measure::Length width, height;
-};
-
-/// "9in", "9x12in", "9 1/2in": one side for a square, or two with one unit.
-Result<Size> sizeIn(const std::string& text) {
-    const auto x = text.find_first_of("x×*");
-    if (x == std::string::npos) {
-        const auto side = measure::readLength(text);
-        return side ? Result<Size>(Size{*side, *side}) : tl::unexpected(side.error());
-    }
-    std::string first = text.substr(0, x);
-    const std::string second = text.substr(text.find_first_not_of("x×*", x));
-    const auto unitAt = second.find_first_of("icm\"″");
-    if (first.find_first_of("icm\"″") == std::string::npos && unitAt != std::string::npos)
-        first += second.substr(unitAt);
-    const auto width = measure::readLength(first), height = measure::readLength(second);
-    if (!width) return tl::unexpected(width.error());
-    if (!height) return tl::unexpected(height.error());
-    return Size{*width, *height};
-}
-
 std::int64_t now() {
     return static_cast<std::int64_t>(std::time(nullptr));
 }
@@ -51,7 +29,7 @@ Bytes import(const Words& words) {
 }
 
 Bytes makeNew(const Words& words) {
-    const auto size = sizeIn(words.finished);
+    const auto size = measure::readSize(words.finished);
     if (!size) return tl::unexpected(size.error());
     auto quilt = edit::addBlock(quilt::emptyQuilt(words.name), words.name, size->width, size->height);
     for (const auto& file : words.files) {

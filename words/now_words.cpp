@@ -175,12 +175,27 @@ std::string cautionWords(plan::Caution caution) {
     return "";
 }
 
+std::string numbersWords(const quilt::Block& block, const std::vector<PieceId>& pieces) {
+    std::vector<std::string> items;
+    for (std::size_t i = 0; i < pieces.size();) {
+        const int first = plan::numberOf(block, pieces[i]);
+        std::size_t end = i + 1;
+        while (end < pieces.size() && plan::numberOf(block, pieces[end]) == first + static_cast<int>(end - i))
+            ++end;
+        if (end - i < 3) end = i + 1;
+        items.push_back(std::to_string(first));
+        if (end - i >= 3) items.back() += "–" + std::to_string(first + static_cast<int>(end - i) - 1);
+        i = end;
+    }
+    return listed(items);
+}
+
 std::string piecesWords(const quilt::Block& block, const std::vector<PieceId>& pieces) {
+    if (pieces.size() > 2) return numbersWords(block, pieces);
     std::vector<std::string> items;
     for (const PieceId id : pieces) {
         const auto* piece = find(block.pieces, id);
-        const auto number = std::to_string(plan::numberOf(block, id));
-        items.push_back(pieces.size() <= 3 && piece ? number + " " + piece->name : number);
+        items.push_back(std::to_string(plan::numberOf(block, id)) + (piece ? " " + piece->name : ""));
     }
     return listed(items);
 }

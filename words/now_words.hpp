@@ -21,7 +21,10 @@ struct NowWords {
 /// "Iron and steam burn: …; the maker's leaflet and local rules come first."
 [[nodiscard]] std::string cautionWords(plan::Caution caution);
 
-/// "2 keel, 4 roof" or "2, 4, 7 and 9" when there are many.
+/// "2, 4–7 and 9".
+[[nodiscard]] std::string numbersWords(const quilt::Block& block, const std::vector<PieceId>& pieces);
+
+/// "2 keel and 4 roof"; more than two by their numbers.
 [[nodiscard]] std::string piecesWords(const quilt::Block& block, const std::vector<PieceId>& pieces);
 
 } // namespace up::words

@@ -94,6 +94,23 @@ Result<Length> readLength(std::string_view text, System bare) {
     return Length::ofMm(*value * *unit);
 }
 
+Result<Size> readSize(std::string_view text, System bare) {
+    std::size_t at = std::string_view::npos, width = 1;
+    for (const std::string_view sign : {"x", "×", "*"})
+        if (const auto found = text.find(sign); found != std::string_view::npos && at == std::string_view::npos)
+            at = found, width = sign.size();
+    if (at == std::string_view::npos)
+        return readLength(text, bare).map([](Length side) { return Size{side, side}; });
+    std::string first(trimmed(text.substr(0, at)));
+    const auto second = trimmed(text.substr(at + width));
+    const auto letters = second.find_first_not_of("0123456789/., -½¼¾⅛⅜⅝⅞⅓⅔");
+    const bool hasUnit = first.find_first_of("icm\"") != std::string::npos || first.ends_with("″");
+    if (!hasUnit && letters != std::string_view::npos) first += second.substr(letters);
+    const auto across = readLength(first, bare), down = readLength(second, bare);
+    if (!across || !down) return failure(Code::badLength, {std::string(text)});
+    return Size{*across, *down};
+}
+
 std::string fraction(Length length, int denominator) {
     const bool negative = length < Length();
     const std::int64_t nm = std::abs(length.nanometres());

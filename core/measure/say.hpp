@@ -18,6 +18,14 @@ enum class System : std::uint8_t { inches, metric };
 /// Errors: Code::badLength {text}, for anything else and beyond ±100 m.
 [[nodiscard]] Result<Length> readLength(std::string_view text, System bare = System::inches);
 
+struct Size {
+    Length width, height;
+};
+
+/// One side for a square or two: "9", "9in", "9 x 12", "9 1/2 × 12in", "24 x 30 cm"; a unit after the second side
+/// holds for a first without one. Errors: as readLength.
+[[nodiscard]] Result<Size> readSize(std::string_view text, System bare = System::inches);
+
 /// "3 1/8 in"; with "scant " or "generous " before it when the truth is more than 1/128 in below or above
 /// the nearest 1/`denominator` in. `denominator`: 2, 4, 8, 16, 32 or 64.
 [[nodiscard]] std::string sayInches(Length length, int denominator = 16);

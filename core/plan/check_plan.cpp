@@ -78,12 +78,12 @@ private:
     void checkThin(std::size_t i) {
         const double half = thinnest.mm() / 2;
         const auto opened = shape::offset(shape::offset(m_plan.regions[i], -half), half * 1.05);
-        const auto lost = shape::islands(shape::subtract(m_plan.regions[i], opened));
-        for (const auto& part : lost) {
+        for (const auto& part : shape::islands(shape::subtract(m_plan.regions[i], opened))) {
             const auto box = part.bounds();
-            if (std::max(box.width(), box.height()) < thinnest.mm() * 1.5)
-                continue; // a sharp point, not a thin part
-            return add(Kind::thin, Severity::doubtful, i, {say(thinnest.mm())}, box.centre());
+            if (std::max(box.width(), box.height()) < longestPoint.mm()) continue; // a tapering point, not a thin part
+            const auto width = m_quilt.units == measure::System::inches ? measure::sayInches(thinnest, 32)
+                                                                        : measure::sayMetric(thinnest);
+            return add(Kind::thin, Severity::doubtful, i, {width}, box.centre());
         }
     }
 

@@ -66,19 +66,30 @@ Now chunkWise(Tread tread, const Block& block, const TracePlan& trace) {
     return goOn(tread, block);
 }
 
-/// Every piece, bottom first, whose next step is this tread's earliest and that what lies beneath allows.
-Now stackWise(Tread tread, const Block& block, const BlockPlan& plan, bool oneByOne) {
-    for (const Step step : quilt::allSteps) {
-        if (quilt::treadOf(step) != tread || step == Step::toTrace) continue;
+/// The lowest piece that may be laid; its marks first, while the paper is still on.
+Now laying(const Block& block, const BlockPlan& plan) {
+    for (std::size_t i = 0; i < block.pieces.size(); ++i) {
+        if (!mayDo(block, plan, i, Step::laid)) continue;
+        const auto& piece = block.pieces[i];
+        const bool marksFirst = quilt::losesMarks(piece.work, Step::laid, piece.hasMarks());
+        return stepFor(Tread::lay, block, marksFirst ? Step::marked : Step::laid, {piece.id});
+    }
+    return goOn(Tread::lay, block);
+}
+
+/// Every piece, bottom first, that may take the tread's earliest step now, together with those beneath it.
+Now fusing(const Block& block, const BlockPlan& plan) {
+    for (const Step step : {Step::fused, Step::tested}) {
+        Block after = block;
         std::vector<PieceId> pieces;
         for (std::size_t i = 0; i < block.pieces.size(); ++i) {
-            if (!mayDo(block, plan, i, step)) continue;
+            if (!mayDo(after, plan, i, step)) continue;
             pieces.push_back(block.pieces[i].id);
-            if (oneByOne) break;
+            after.pieces[i].work.step = step;
         }
-        if (!pieces.empty()) return stepFor(tread, block, step, std::move(pieces));
+        if (!pieces.empty()) return stepFor(Tread::fuse, block, step, std::move(pieces));
     }
-    return goOn(tread, block);
+    return goOn(Tread::fuse, block);
 }
 
 Now stitching(const Block& block, const BlockPlan& plan) {
@@ -126,8 +137,8 @@ Now nowOn(Tread tread, const Block& block, const BlockPlan& plan, const TracePla
         return chunkWise(tread, block, trace);
     case Tread::bond:
     case Tread::cut: return chunkWise(tread, block, trace);
-    case Tread::lay: return stackWise(tread, block, plan, true);
-    case Tread::fuse: return stackWise(tread, block, plan, false);
+    case Tread::lay: return laying(block, plan);
+    case Tread::fuse: return fusing(block, plan);
     case Tread::stitch: return stitching(block, plan);
     case Tread::finish:
         if (block.trimmed || currentTread(block) != Tread::finish) return goOn(tread, block);

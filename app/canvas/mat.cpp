@@ -1,0 +1,233 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/canvas/mat.hpp"
+
+#include "app/canvas/mat_layout.hpp"
+#include "app/canvas/painter.hpp"
+#include "app/look/look.hpp"
+#include "words/sentences.hpp"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QWheelEvent>
+
+namespace up::app {
+namespace {
+
+constexpr double border = 18, badgeHeight = 34;
+
+void paintRules(QPainter& painter, const QRectF& room) {
+    painter.fillRect(room, look::q(look::mat));
+    constexpr int step = 24;
+    for (int i = 1; i * step < std::max(room.width(), room.height()); ++i) {
+        painter.setPen(QPen(look::q(i % 4 == 0 ? look::matRuleBold : look::matRule), 1));
+        painter.drawLine(QPointF(i * step + 0.5, 0), QPointF(i * step + 0.5, room.height()));
+        painter.drawLine(QPointF(0, i * step + 0.5), QPointF(room.width(), i * step + 0.5));
+    }
+}
+
+QFont sized(const QPainter& painter, int pixels, bool bold) {
+    QFont font = painter.font();
+    font.setPixelSize(pixels);
+    font.setBold(bold);
+    return font;
+}
+
+} // namespace
+
+Mat::Mat(QWidget* parent) : QWidget(parent) {
+    setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(false);
+}
+
+void Mat::show(Scene scene) {
+    const bool other = scene.panels.size() != m_scene.panels.size() || scene.sameScale != m_scene.sameScale;
+    m_scene = std::move(scene);
+    if (other) fit();
+    arrange();
+    update();
+}
+
+void Mat::fit() {
+    m_zoom = 1;
+    m_pan = {};
+    arrange();
+    update();
+}
+
+void Mat::zoomBy(double factor) {
+    const double zoom = std::clamp(m_zoom * factor, 1.0, 16.0);
+    m_pan *= zoom / m_zoom;
+    m_zoom = zoom;
+    if (m_zoom <= 1.0) m_pan = {};
+    arrange();
+    update();
+}
+
+QPointF Mat::pixelOf(std::size_t panel, shape::Point point) const {
+    return m_cells.at(panel).page.map(QPointF(point.x, point.y));
+}
+
+void Mat::arrange() {
+    m_cells.clear();
+    const double top = m_scene.badges == Badges::arrows ? 0 : badgeHeight;
+    const QRectF room = QRectF(rect()).adjusted(border, border + top, -border, -border);
+    if (m_scene.panels.empty() || room.width() < 10 || room.height() < 10) return;
+    const QPointF middle = room.center();
+    QTransform zoom;
+    zoom.translate(middle.x() + m_pan.x(), middle.y() + m_pan.y());
+    zoom.scale(m_zoom, m_zoom);
+    zoom.translate(-middle.x(), -middle.y());
+    const auto shelves = shelvesFor(m_scene, room);
+    for (std::size_t i = 0; i < shelves.size(); ++i) {
+        const auto& box = m_scene.panels[i].box;
+        QTransform page;
+        page.translate(shelves[i].drawing.left(), shelves[i].drawing.top());
+        page.scale(shelves[i].scale, shelves[i].scale);
+        page.translate(-box.left, -box.top);
+        m_cells.push_back({zoom.mapRect(shelves[i].whole), zoom.mapRect(shelves[i].drawing), page * zoom});
+    }
+}
+
+void Mat::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    paintRules(painter, rect());
+    if (m_cells.empty()) {
+        painter.setFont(sized(painter, 20, true));
+        painter.setPen(Qt::white);
+        painter.drawText(rect().adjusted(40, 40, -40, -40), Qt::AlignCenter | Qt::TextWordWrap,
+                         QString::fromStdString(m_scene.empty));
+        return;
+    }
+    for (std::size_t i = 0; i < m_cells.size(); ++i)
+        paintPanel(painter, m_scene.panels[i], m_cells[i]);
+    if (m_scene.badges == Badges::one) paintBadge(painter, m_scene.panels.front().side, {border, 12});
+}
+
+void Mat::paintPanel(QPainter& painter, const Panel& panel, const Cell& cell) const {
+    for (const auto& layer : panel.layers)
+        paintLayer(painter, layer, cell.page);
+    for (const auto& layer : panel.layers)
+        paintFlags(painter, layer, cell.page);
+    if (panel.side != Side::plain || panel.chosen) {
+        QPen pen(panel.chosen ? look::q(look::brassBright) : QColor(255, 255, 255, 190),
+                 panel.chosen ? 4 : 1.5);
+        if (panel.side == Side::paper) pen.setDashPattern({6, 4});
+        painter.setPen(pen);
+        painter.setBrush(Qt::NoBrush);
+        painter.drawRect(cell.drawing.adjusted(-3, -3, 3, 3));
+    }
+    paintWords(painter, panel, cell);
+    if (m_scene.badges == Badges::each)
+        paintBadge(painter, panel.side, cell.drawing.topLeft() - QPointF(3, badgeHeight + 3));
+}
+
+void Mat::paintWords(QPainter& painter, const Panel& panel, const Cell& cell) const {
+    const QRectF words(cell.whole.left(), 0, cell.whole.width(), captionHeight);
+    painter.setPen(Qt::white);
+    painter.setFont(sized(painter, 15, true));
+    const auto shortened = [&](const std::string& text) {
+        return painter.fontMetrics().elidedText(QString::fromStdString(text), Qt::ElideRight,
+                                                static_cast<int>(words.width()));
+    };
+    const char* arrow = m_scene.badges != Badges::arrows || panel.side == Side::plain ? ""
+                        : panel.side == Side::front                                   ? "▶ "
+                                                                                      : "◀ ";
+    const QString caption = shortened(arrow + std::string(panel.done ? "✓ " : "") + panel.caption);
+    painter.drawText(words.translated(0, cell.drawing.top() - captionHeight - 4), Qt::AlignCenter, caption);
+    double y = cell.drawing.bottom() + 5;
+    if (panel.hasStair) {
+        const double w = std::min(16.0, cell.drawing.width() / 10), left = cell.drawing.center().x() - 4 * w;
+        for (std::size_t i = 0; i < panel.stair.size(); ++i) {
+            const double h = 5 + 1.5 * static_cast<double>(i);
+            const QRectF step(left + static_cast<double>(i) * w, y + 16 - h, w - 2, h);
+            painter.fillRect(step, QColor(255, 255, 255, 60));
+            QRectF full = step;
+            full.setTop(step.bottom() - step.height() * panel.stair[i]);
+            painter.fillRect(full,
+                             panel.stair[i] >= 1 ? QColor(0x8F, 0xC7, 0x9B) : look::q(look::brassBright));
+        }
+        y += 18;
+    }
+    painter.setFont(sized(painter, 14, false));
+    painter.drawText(QRectF(words.left(), y, words.width(), belowHeight - 4),
+                     Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap, QString::fromStdString(panel.below));
+}
+
+void Mat::paintBadge(QPainter& painter, Side side, QPointF topLeft) const {
+    if (side == Side::plain) return;
+    const bool front = side == Side::front;
+    const QString text = front ? QString("▶  ") + words::frontSide : QString("◀  ") + words::paperSide;
+    painter.setFont(sized(painter, 15, true));
+    const QRectF box(topLeft, QSizeF(painter.fontMetrics().horizontalAdvance(text) + 24, 28));
+    QPen frame(front ? look::q(look::ink) : look::q(look::pencil), 2);
+    if (!front) frame.setDashPattern({4, 3});
+    painter.setPen(frame);
+    painter.setBrush(look::q(front ? look::panel : look::webPaper));
+    painter.drawRoundedRect(box, 4, 4);
+    painter.setPen(look::q(look::ink));
+    painter.drawText(box, Qt::AlignCenter, text);
+}
+
+std::optional<std::size_t> Mat::panelAt(QPointF pixel) const {
+    for (std::size_t i = 0; i < m_cells.size(); ++i)
+        if (m_cells[i].whole.contains(pixel)) return i;
+    return std::nullopt;
+}
+
+void Mat::resizeEvent(QResizeEvent*) {
+    arrange();
+}
+
+void Mat::mousePressEvent(QMouseEvent* event) {
+    m_last = event->position();
+    m_moved = false;
+    m_held = 0;
+    const auto panel = panelAt(m_last);
+    if (panel && event->button() == Qt::LeftButton) {
+        m_heldPanel = *panel;
+        m_held = tagAt(m_scene.panels[*panel].layers, m_cells[*panel].page, m_last);
+        emit clicked(m_held);
+        if (m_scene.panels[*panel].tag) emit panelClicked(m_scene.panels[*panel].tag);
+    }
+    m_panning = !(m_held && m_scene.draggable) && m_zoom > 1;
+}
+
+void Mat::mouseMoveEvent(QMouseEvent* event) {
+    const QPointF step = event->position() - m_last;
+    if (!m_moved && step.manhattanLength() < 3) return;
+    m_moved = true;
+    m_last = event->position();
+    if (m_held && m_scene.draggable && m_heldPanel < m_cells.size()) {
+        const auto& page = m_cells[m_heldPanel].page;
+        emit dragged(m_held, step.x() / page.m11(), step.y() / page.m22());
+    } else if (m_panning) {
+        m_pan += step;
+        arrange();
+        update();
+    }
+}
+
+void Mat::mouseReleaseEvent(QMouseEvent*) {
+    if (m_held && m_moved) emit dropped();
+    m_held = 0;
+    m_panning = false;
+}
+
+void Mat::wheelEvent(QWheelEvent* event) {
+    if (event->angleDelta().y() != 0) zoomBy(event->angleDelta().y() > 0 ? 1.15 : 1 / 1.15);
+}
+
+void Mat::keyPressEvent(QKeyEvent* event) {
+    const bool far = event->modifiers().testFlag(Qt::ShiftModifier);
+    switch (event->key()) {
+    case Qt::Key_Left: return emit nudged(-1, 0, far);
+    case Qt::Key_Right: return emit nudged(1, 0, far);
+    case Qt::Key_Up: return emit nudged(0, -1, far);
+    case Qt::Key_Down: return emit nudged(0, 1, far);
+    default: QWidget::keyPressEvent(event);
+    }
+}
+
+} // namespace up::app

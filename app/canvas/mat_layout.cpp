@@ -1,0 +1,69 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/canvas/mat_layout.hpp"
+
+#include <cmath>
+
+namespace up::app {
+namespace {
+
+double wordsHeight(const Panel& panel) {
+    return (panel.caption.empty() ? 0 : captionHeight) + (panel.below.empty() ? 0 : belowHeight) +
+           (panel.hasStair ? stairHeight : 0);
+}
+
+double scaleIn(const Panel& panel, double width, double height) {
+    const double w = std::max(panel.box.width(), 1.0), h = std::max(panel.box.height(), 1.0);
+    return std::max(0.01, std::min(width / w, (height - wordsHeight(panel)) / h));
+}
+
+struct Columns {
+    int count;
+    double scale; ///< the least of all panels
+};
+
+Columns bestColumns(const Scene& scene, const QRectF& room) {
+    Columns best{1, 0};
+    const int n = static_cast<int>(scene.panels.size());
+    if (scene.columns > 0) return {scene.columns, 1};
+    for (int columns = 1; columns <= n; ++columns) {
+        const int rows = (n + columns - 1) / columns;
+        const double width = (room.width() - gap * (columns - 1)) / columns,
+                     height = (room.height() - gap * (rows - 1)) / rows;
+        if (columns > 1 && width < narrowest) break;
+        double least = 1e9, sum = 0;
+        for (const auto& panel : scene.panels) {
+            const double scale = scaleIn(panel, width, height);
+            least = std::min(least, scale);
+            sum += std::min(scale * panel.box.width(), width) * scale * panel.box.height();
+        }
+        const double worth = scene.sameScale ? least : sum;
+        if (worth > best.scale * (1 + 1e-9)) best = {columns, worth};
+    }
+    return best;
+}
+
+} // namespace
+
+std::vector<Shelf> shelvesFor(const Scene& scene, const QRectF& room) {
+    const int columns = bestColumns(scene, room).count, n = static_cast<int>(scene.panels.size());
+    const int rows = std::max(1, (n + columns - 1) / columns);
+    const double width = (room.width() - gap * (columns - 1)) / columns,
+                 height = (room.height() - gap * (rows - 1)) / rows;
+    double least = 1e9;
+    for (const auto& panel : scene.panels)
+        least = std::min(least, scaleIn(panel, width, height));
+    std::vector<Shelf> out;
+    for (int i = 0; i < n; ++i) {
+        const auto& panel = scene.panels[static_cast<std::size_t>(i)];
+        const double scale = scene.sameScale ? least : scaleIn(panel, width, height);
+        const QRectF whole(room.left() + (i % columns) * (width + gap),
+                           room.top() + (i / columns) * (height + gap), width, height);
+        const double w = panel.box.width() * scale, h = panel.box.height() * scale;
+        const double top = whole.top() + (panel.caption.empty() ? 0 : captionHeight);
+        const double free = std::max(0.0, whole.height() - wordsHeight(panel) - h);
+        out.push_back({whole, QRectF(whole.center().x() - w / 2, top + free / 2, w, h), scale});
+    }
+    return out;
+}
+
+} // namespace up::app

@@ -1,0 +1,141 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/canvas/painter.hpp"
+
+#include "app/look/look.hpp"
+
+#include <QPainter>
+#include <cmath>
+
+namespace up::app {
+namespace {
+
+QPointF qt(shape::Point p) {
+    return {p.x, p.y};
+}
+
+QFont fontOf(const QPainter& painter, double pixels, bool bold) {
+    QFont font = painter.font();
+    font.setPixelSize(std::max(1, static_cast<int>(std::lround(pixels))));
+    font.setBold(bold);
+    return font;
+}
+
+double scaleOf(const QTransform& t) {
+    return std::sqrt(std::abs(t.determinant()));
+}
+
+void paintShape(QPainter& painter, const sheet::Shape& shape, const QTransform& map) {
+    const QPainterPath path = map.map(pathOf(shape.contours));
+    if (shape.fill) {
+        QColor colour = look::q(*shape.fill);
+        colour.setAlphaF(static_cast<float>(shape.opacity));
+        painter.fillPath(path, colour);
+    }
+    if (!shape.pen) return;
+    // Hairlines stay visible when the drawing is small.
+    const double width = std::max(1.0, shape.pen->width * scaleOf(map));
+    QPen pen(look::q(shape.pen->colour), width);
+    pen.setCapStyle(Qt::RoundCap);
+    pen.setJoinStyle(Qt::RoundJoin);
+    if (shape.pen->dash != sheet::Dash::solid) {
+        const bool dotted = shape.pen->dash == sheet::Dash::dotted;
+        pen.setDashPattern({(dotted ? 1.5 : 5.0) / width, 4.0 / width});
+        pen.setCapStyle(Qt::FlatCap);
+    }
+    painter.strokePath(path, pen);
+}
+
+void paintWords(QPainter& painter, const sheet::Words& words, const QTransform& map) {
+    painter.setFont(fontOf(painter, words.height * scaleOf(map), words.bold));
+    painter.setPen(look::q(words.colour));
+    const auto text = QString::fromStdString(words.text);
+    const double width = painter.fontMetrics().horizontalAdvance(text);
+    QPointF at = map.map(qt(words.at));
+    if (words.align == sheet::Align::centre) at.rx() -= width / 2;
+    if (words.align == sheet::Align::right) at.rx() -= width;
+    painter.drawText(at, text);
+}
+
+struct FlagShape {
+    QPolygonF outline;
+    QRectF cloth;
+};
+
+/// A pennant whose point is the way it looks; as large as its piece allows, but always large enough to read.
+FlagShape flagShape(const sheet::Flag& flag, QPointF at, double scale) {
+    const double h = std::clamp(flag.height * scale, 13.0, 18.0), w = h * (flag.number > 9 ? 1.25 : 0.9),
+                 nose = h * 0.4;
+    const double sign = flag.pointsLeft ? -1 : 1;
+    const double back = at.x() - sign * w / 2, front = at.x() + sign * w / 2, y = at.y() - h / 2;
+    FlagShape out;
+    out.outline << QPointF(back, y) << QPointF(front, y) << QPointF(front + sign * nose, at.y())
+                << QPointF(front, y + h) << QPointF(back, y + h);
+    out.cloth = QRectF(std::min(back, front), y, w, h);
+    return out;
+}
+
+} // namespace
+
+QTransform toQt(const shape::Transform& t) {
+    return {t.a, t.b, t.c, t.d, t.e, t.f};
+}
+
+QPainterPath pathOf(const std::vector<shape::Contour>& contours) {
+    QPainterPath path; // odd-even fill is the default
+    for (const auto& contour : contours) {
+        path.moveTo(qt(contour.start));
+        for (const auto& c : contour.curves)
+            path.cubicTo(qt(c.control1), qt(c.control2), qt(c.end));
+        if (contour.closed) path.closeSubpath();
+    }
+    return path;
+}
+
+void paintLayer(QPainter& painter, const sheet::Layer& layer, const QTransform& page) {
+    const QTransform map = toQt(layer.place) * page;
+    painter.save();
+    if (layer.clip)
+        painter.setClipRect(page.mapRect(QRectF(layer.clip->left, layer.clip->top, layer.clip->width(),
+                                                layer.clip->height())),
+                            Qt::IntersectClip);
+    for (const auto& item : layer.items) {
+        if (const auto* shape = std::get_if<sheet::Shape>(&item)) paintShape(painter, *shape, map);
+        if (const auto* words = std::get_if<sheet::Words>(&item)) paintWords(painter, *words, map);
+    }
+    painter.restore();
+}
+
+void paintFlags(QPainter& painter, const sheet::Layer& layer, const QTransform& page) {
+    const QTransform map = toQt(layer.place) * page;
+    for (const auto& item : layer.items) {
+        const auto* flag = std::get_if<sheet::Flag>(&item);
+        if (!flag) continue;
+        const auto [outline, cloth] = flagShape(*flag, map.map(qt(flag->at)), scaleOf(map));
+        painter.setFont(fontOf(painter, cloth.height() * 0.76, true));
+        const bool dark = luminance(flag->colour) < 0.2;
+        painter.setBrush(look::q(flag->colour));
+        painter.setPen(QPen(dark ? Qt::white : look::q(look::ink), 1.2));
+        painter.drawPolygon(outline);
+        painter.drawText(cloth, Qt::AlignCenter, QString::number(flag->number));
+    }
+}
+
+std::uint32_t tagAt(const std::vector<sheet::Layer>& layers, const QTransform& page, QPointF pixel) {
+    for (auto layer = layers.rbegin(); layer != layers.rend(); ++layer) {
+        const QTransform map = toQt(layer->place) * page;
+        for (auto item = layer->items.rbegin(); item != layer->items.rend(); ++item)
+            if (const auto* flag = std::get_if<sheet::Flag>(&*item); flag && flag->tag)
+                if (flagShape(*flag, map.map(qt(flag->at)), scaleOf(map))
+                        .outline.containsPoint(pixel, Qt::OddEvenFill))
+                    return flag->tag;
+    }
+    for (auto layer = layers.rbegin(); layer != layers.rend(); ++layer) {
+        const QTransform map = toQt(layer->place) * page;
+        for (auto item = layer->items.rbegin(); item != layer->items.rend(); ++item)
+            if (const auto* shape = std::get_if<sheet::Shape>(&*item); shape && shape->tag)
+                if (map.map(pathOf(shape->contours)).contains(pixel)) return shape->tag;
+    }
+    return 0;
+}
+
+} // namespace up::app

@@ -1,0 +1,26 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Sheets onto the screen: the same drawing lists that go to paper.
+#pragma once
+
+#include "core/sheet/sheet.hpp"
+
+#include <QPainterPath>
+#include <QTransform>
+
+class QPainter;
+
+namespace up::app {
+
+[[nodiscard]] QTransform toQt(const shape::Transform& t);
+[[nodiscard]] QPainterPath pathOf(const std::vector<shape::Contour>& contours);
+
+/// Paints the layer's shapes and words; `page` maps the page's millimetres to pixels.
+void paintLayer(QPainter& painter, const sheet::Layer& layer, const QTransform& page);
+/// Paints only its flags, at a size for reading, after all layers so that nothing hides them.
+void paintFlags(QPainter& painter, const sheet::Layer& layer, const QTransform& page);
+
+/// The tag of the topmost tagged thing (flags first) at `pixel`; 0 for none.
+[[nodiscard]] std::uint32_t tagAt(const std::vector<sheet::Layer>& layers, const QTransform& page,
+                                  QPointF pixel);
+
+} // namespace up::app

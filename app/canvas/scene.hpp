@@ -1,0 +1,48 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What the mat shows, as data: panels of drawings in millimetres, each saying which side it is.
+#pragma once
+
+#include "core/sheet/sheet.hpp"
+
+#include <array>
+#include <string>
+#include <vector>
+
+namespace up::app {
+
+enum class Side : std::uint8_t {
+    front, ///< as seen: solid frame, flags point right
+    paper, ///< reversed: dashed frame, flags point left
+    plain  ///< no side: swatches, lists
+};
+
+struct Panel {
+    std::string caption; ///< above the drawing
+    std::string below;   ///< under it
+    Side side = Side::front;
+    shape::Box box; ///< what is shown, mm
+    std::vector<sheet::Layer> layers;
+    std::uint32_t tag = 0;         ///< what the panel stands for when it is clicked; 0 = nothing
+    bool done = false;             ///< ticked
+    bool chosen = false;           ///< framed in brass
+    std::array<double, 8> stair{}; ///< how full each tread is, 0..1
+    bool hasStair = false;
+};
+
+/// How the side is told: one badge for all panels that show the same, one above each, or an arrow in each
+/// caption.
+enum class Badges : std::uint8_t { one, each, arrows };
+
+struct Scene {
+    std::vector<Panel> panels;
+    bool sameScale = true; ///< panels are true to each other
+    Badges badges = Badges::one;
+    int columns = 0;        ///< 0: as many as make the drawings largest
+    bool draggable = false; ///< pieces may be moved
+    std::string empty;      ///< what to do first, when there is no panel
+};
+
+/// The panel from its other side: mirrored left for right, the side named anew.
+[[nodiscard]] Panel turnedOver(Panel panel);
+
+} // namespace up::app

@@ -1,0 +1,63 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/dialogs/asker.hpp"
+
+#include <QColorDialog>
+#include <QFileDialog>
+#include <QInputDialog>
+#include <QMessageBox>
+#include <QPushButton>
+
+namespace up::app {
+
+QString DialogAsker::fileToOpen(const QString& title, const QString& kinds) {
+    return QFileDialog::getOpenFileName(m_parent, title, {}, kinds);
+}
+
+QString DialogAsker::fileToSave(const QString& title, const QString& kinds, const QString& proposed) {
+    return QFileDialog::getSaveFileName(m_parent, title, proposed, kinds);
+}
+
+SaveAnswer DialogAsker::saveChanges(const QString& quilt) {
+    QMessageBox box(QMessageBox::Question, "Save changes?", "“" + quilt + "” has changes that are not saved.",
+                    QMessageBox::NoButton, m_parent);
+    const auto* save = box.addButton("Save", QMessageBox::AcceptRole);
+    const auto* discard = box.addButton("Don't save", QMessageBox::DestructiveRole);
+    box.addButton("Cancel", QMessageBox::RejectRole);
+    box.exec();
+    if (box.clickedButton() == save) return SaveAnswer::save;
+    return box.clickedButton() == discard ? SaveAnswer::discard : SaveAnswer::cancel;
+}
+
+std::optional<QString> DialogAsker::text(const QString& title, const QString& question,
+                                         const QString& proposed) {
+    bool ok = false;
+    const QString answer = QInputDialog::getText(m_parent, title, question, QLineEdit::Normal, proposed, &ok);
+    return ok ? std::optional(answer) : std::nullopt;
+}
+
+std::optional<QString> DialogAsker::choice(const QString& title, const QString& question,
+                                           const QStringList& choices) {
+    bool ok = false;
+    const QString answer = QInputDialog::getItem(m_parent, title, question, choices, 0, true, &ok);
+    return ok ? std::optional(answer) : std::nullopt;
+}
+
+std::optional<QColor> DialogAsker::colour(const QString& title, const QColor& proposed) {
+    const QColor answer = QColorDialog::getColor(proposed, m_parent, title);
+    return answer.isValid() ? std::optional(answer) : std::nullopt;
+}
+
+bool DialogAsker::yes(const QString& title, const QString& question, const QString& yesWords) {
+    QMessageBox box(QMessageBox::Question, title, question, QMessageBox::NoButton, m_parent);
+    const auto* go = box.addButton(yesWords, QMessageBox::AcceptRole);
+    box.addButton("Cancel", QMessageBox::RejectRole);
+    box.exec();
+    return box.clickedButton() == go;
+}
+
+void DialogAsker::tell(const QString& sentence) {
+    QMessageBox box(QMessageBox::Warning, "Upstairs", sentence, QMessageBox::Ok, m_parent);
+    box.exec();
+}
+
+} // namespace up::app

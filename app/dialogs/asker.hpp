@@ -1,0 +1,52 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Every question the program asks, behind one interface, so that tests can answer.
+#pragma once
+
+#include <QColor>
+#include <QString>
+#include <QStringList>
+#include <optional>
+
+class QWidget;
+
+namespace up::app {
+
+enum class SaveAnswer { save, discard, cancel };
+
+class Asker {
+public:
+    virtual ~Asker() = default;
+    /// Empty when cancelled. `kinds`: "Quilts (*.upstairs)".
+    virtual QString fileToOpen(const QString& title, const QString& kinds) = 0;
+    virtual QString fileToSave(const QString& title, const QString& kinds, const QString& proposed) = 0;
+    virtual SaveAnswer saveChanges(const QString& quilt) = 0;
+    /// Nothing when cancelled.
+    virtual std::optional<QString> text(const QString& title, const QString& question,
+                                        const QString& proposed) = 0;
+    virtual std::optional<QString> choice(const QString& title, const QString& question,
+                                          const QStringList& choices) = 0;
+    virtual std::optional<QColor> colour(const QString& title, const QColor& proposed) = 0;
+    virtual bool yes(const QString& title, const QString& question, const QString& yesWords) = 0;
+    virtual void tell(const QString& sentence) = 0;
+};
+
+/// Asks with dialogs over `parent`.
+class DialogAsker : public Asker {
+public:
+    explicit DialogAsker(QWidget* parent) : m_parent(parent) {}
+    QString fileToOpen(const QString& title, const QString& kinds) override;
+    QString fileToSave(const QString& title, const QString& kinds, const QString& proposed) override;
+    SaveAnswer saveChanges(const QString& quilt) override;
+    std::optional<QString> text(const QString& title, const QString& question,
+                                const QString& proposed) override;
+    std::optional<QString> choice(const QString& title, const QString& question,
+                                  const QStringList& choices) override;
+    std::optional<QColor> colour(const QString& title, const QColor& proposed) override;
+    bool yes(const QString& title, const QString& question, const QString& yesWords) override;
+    void tell(const QString& sentence) override;
+
+private:
+    QWidget* m_parent;
+};
+
+} // namespace up::app

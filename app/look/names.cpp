@@ -1,0 +1,95 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/look/names.hpp"
+
+#include "core/base/check.hpp"
+
+#include <map>
+
+namespace up::app {
+namespace {
+
+const std::map<QString, ControlWords>& table() {
+    static const std::map<QString, ControlWords> words{
+        // the four parts and the stair
+        {"stair",
+         {"The stair", "Eight treads from drawing to finished block; keys 1 to 8, 0 for the Landing"}},
+        {"rail", {"Pieces, bottom first", "All pieces of the block, the lowest at the bottom"}},
+        {"find", {"Find a piece", "Type a number, a name or a fabric (key /)"}},
+        {"mat", {"The mat", "The drawing at true proportions; Ctrl + and Ctrl − zoom, R turns it over"}},
+        {"rows", {"The plan of this step", "What this step consists of, in working order"}},
+        {"now", {"Do this now", "Does the next thing (Space)"}},
+        {"checks", {"Checks", "What is wrong or doubtful"}},
+        {"check.show", {"Show", "Chooses the piece on the mat"}},
+        {"check.fix", {"Fix", "Puts it right in one step"}},
+        {"log", {"Logbook", "Every step taken, newest first"}},
+        // the tool row
+        {"block", {"Block", "The block you are working on"}},
+        {"block.new", {"New block", "Adds a block to the quilt"}},
+        {"draw.import", {"Import a drawing", "Brings in an SVG: every filled shape becomes a piece"}},
+        {"draw.size",
+         {"Finished size", "Finished size: 9, 9 1/2, 9 x 12, 24cm; the templates scale with it"}},
+        {"draw.reversed", {"Drawing is already reversed", "Tick this when the pattern came mirrored"}},
+        {"draw.templates", {"Every template", "Each template as seen beside as traced, with its size"}},
+        {"trace.web", {"Web", "The fusible web for this block"}},
+        {"trace.layout", {"Lay out", "Fits the reversed pieces on the web so that little is used"}},
+        {"trace.pages", {"Tracing pages", "Writes the tracing layout as PDF at true size"}},
+        {"paper", {"Paper", "Paper size for printed sheets"}},
+        {"cut.file", {"Cut file", "Writes an SVG for a cutting machine, reversed"}},
+        {"lay.sheet", {"Placement sheet", "Writes the block as PDF at true size, not reversed"}},
+        {"lay.background", {"Background", "The fabric behind the pieces"}},
+        {"lay.left", {"Turn left", "Turns the chosen piece 5° to the left"}},
+        {"lay.right", {"Turn right", "Turns the chosen piece 5° to the right"}},
+        // the piece card
+        {"piece.name", {"Piece name", "The name of the chosen piece"}},
+        {"piece.fabric", {"Fabric", "The fabric of the chosen piece"}},
+        {"piece.up", {"Up the stack", "One higher in the stack (])"}},
+        {"piece.down", {"Down the stack", "One lower in the stack ([)"}},
+        {"piece.step", {"Next step of this piece", "Does the next step on the chosen piece alone"}},
+        {"piece.ruined", {"Ruined", "Sends the piece back to be traced again, with the reason"}},
+        {"piece.runsOff", {"Runs off the block", "The piece reaches over the finished edge on purpose"}},
+        {"timer", {"Press timer", "Starts and stops the press timer (T)"}},
+        // menus
+        {"file.new", {"New quilt", "Begins an empty quilt"}},
+        {"file.open", {"Open", "Opens a quilt file"}},
+        {"file.recent", {"Open recent", "Quilts opened lately"}},
+        {"file.save", {"Save", "Saves the quilt"}},
+        {"file.saveAs", {"Save as", "Saves the quilt under another name"}},
+        {"file.print", {"Print this view's sheets", "Writes the sheets of this view as PDF"}},
+        {"file.sample", {"Open the sample quilt", "Opens “Towpath” as a new quilt"}},
+        {"file.quit", {"Quit", "Ends the program"}},
+        {"edit.undo", {"Undo", "Takes the last change back"}},
+        {"edit.redo", {"Redo", "Does it again"}},
+        {"edit.units", {"Metric measures", "Centimetres and millimetres instead of inches"}},
+        {"edit.rename", {"Rename block", "Another name for this block"}},
+        {"edit.removeBlock", {"Remove block", "Takes this block out of the quilt"}},
+        {"edit.removePiece", {"Remove piece", "Takes the chosen piece out of the block"}},
+        {"edit.newFabric", {"New fabric", "Adds a fabric and gives it to the chosen piece"}},
+        {"view.turn", {"Turn over", "Shows the other side (R)"}},
+        {"view.in", {"Zoom in", "Larger"}},
+        {"view.out", {"Zoom out", "Smaller"}},
+        {"view.fit", {"Whole view", "Everything on the mat"}},
+    };
+    return words;
+}
+
+} // namespace
+
+const ControlWords& wordsOf(const QString& key) {
+    const auto it = table().find(key);
+    UP_CHECK(it != table().end());
+    return it->second;
+}
+
+bool hasWords(const QString& key) {
+    return table().contains(key);
+}
+
+QAction* named(QAction* action, const char* key) {
+    const auto& words = wordsOf(key);
+    action->setObjectName(key);
+    action->setToolTip(words.tip);
+    action->setStatusTip(words.tip);
+    return action;
+}
+
+} // namespace up::app

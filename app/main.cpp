@@ -1,0 +1,84 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/canvas/mat.hpp"
+#include "app/look/look.hpp"
+#include "app/window/window.hpp"
+#include "core/base/check.hpp"
+#include "output/pdf/pdf.hpp"
+
+#include <QApplication>
+#include <QCommandLineParser>
+#include <QStandardPaths>
+#include <cstdio>
+#include <ctime>
+
+namespace {
+
+using namespace up::app;
+
+Window* openWindow = nullptr;
+
+void rescue() {
+    if (openWindow) openWindow->autosave().keepNow();
+}
+
+int complain(const QString& sentence) {
+    std::fprintf(stderr, "upstairs: %s\n", qPrintable(sentence));
+    return 2;
+}
+
+/// Shows the wanted view for a moment and writes its picture.
+int takePicture(QApplication& application, Window& window, const QCommandLineParser& words) {
+    const auto view = viewNamed(words.value("view"));
+    if (!view)
+        return complain(
+            "There is no view “" + words.value("view") +
+            "”. Take Landing, Draw, Trace, Bond, Cut, Lay, Fuse, Stitch, Finish, Stash or Logbook.");
+    for (const auto& block : window.session().quilt().blocks)
+        if (QString::fromStdString(block.name).compare(words.value("block"), Qt::CaseInsensitive) == 0)
+            window.session().chooseBlock(block.id);
+    window.session().goTo(*view);
+    window.session().showTemplates(words.isSet("templates"));
+    if (words.isSet("turned")) window.session().turnOver();
+    window.show();
+    for (int i = 0; i < 5; ++i)
+        application.processEvents();
+    if (!window.grab().save(words.value("picture")))
+        return complain(words.value("picture") + " cannot be written. Choose another file ending in .png.");
+    return 0;
+}
+
+} // namespace
+
+int main(int count, char** given) {
+    QApplication application(count, given);
+    QApplication::setApplicationName("upstairs");
+    QApplication::setApplicationDisplayName("");
+    QCommandLineParser words;
+    words.setApplicationDescription("Upstairs: fusible appliqué blocks, from a drawing to stitched.");
+    words.addHelpOption();
+    words.addOptions({{"demo", "Opens the sample quilt."},
+                      {"picture", "Writes a picture of the window and ends.", "file"},
+                      {"view", "The view for the picture.", "name", "Landing"},
+                      {"block", "The block for the picture.", "name", "Narrowboat"},
+                      {"templates", "Draw shows every template in the picture."},
+                      {"turned", "The picture shows the other side."}});
+    words.addPositionalArgument("quilt", "A quilt file to open.", "[quilt]");
+    words.process(application);
+
+    const auto data = QString::fromStdString(up::output::dataFolder());
+    look::apply(application, data);
+    const bool picture = words.isSet("picture");
+    const auto folder = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
+    Window window({folder, data + "/demo/towpath.upstairs",
+                   [] { return static_cast<std::int64_t>(std::time(nullptr)); }});
+    openWindow = &window;
+    up::onBrokenCheck(rescue);
+    if (!words.positionalArguments().isEmpty())
+        window.files().openFile(words.positionalArguments().front());
+    else if (words.isSet("demo"))
+        window.openSample();
+    if (picture) return takePicture(application, window, words);
+    window.show();
+    window.files().offerRecovery();
+    return QApplication::exec();
+}

@@ -1,0 +1,45 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/session/derived.hpp"
+
+#include "core/plan/check_plan.hpp"
+
+namespace up::app {
+
+void Derived::reset(const quilt::Quilt& quilt, const quilt::Block* block) {
+    *this = {};
+    m_quilt = &quilt;
+    m_block = block;
+}
+
+const plan::BlockPlan& Derived::block() {
+    if (!m_blockPlan) m_blockPlan = m_block ? plan::planBlock(*m_block) : plan::BlockPlan{};
+    return *m_blockPlan;
+}
+
+const plan::TracePlan& Derived::trace() {
+    if (!m_trace) m_trace = m_block ? plan::planTrace(*m_block) : plan::TracePlan{};
+    return *m_trace;
+}
+
+const plan::StitchPlan& Derived::stitch() {
+    if (!m_stitch) m_stitch = m_block ? plan::planStitching(*m_block, block()) : plan::StitchPlan{};
+    return *m_stitch;
+}
+
+const std::vector<check::Finding>& Derived::findings() {
+    if (!m_findings)
+        m_findings = m_block ? plan::checkBlock(*m_quilt, *m_block, block()) : std::vector<check::Finding>{};
+    return *m_findings;
+}
+
+const std::vector<shape::Deepest>& Derived::spots() {
+    if (m_spots) return *m_spots;
+    m_spots.emplace();
+    for (std::size_t i = 0; i < block().regions.size(); ++i) {
+        const auto& shows = block().visible[i];
+        m_spots->push_back(shape::deepestPoint(shows.isEmpty() ? block().regions[i] : shows, 1.0));
+    }
+    return *m_spots;
+}
+
+} // namespace up::app

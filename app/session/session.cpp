@@ -1,0 +1,174 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/session/session.hpp"
+
+#include "core/store/quilt_file.hpp"
+#include "words/sentences.hpp"
+
+namespace up::app {
+
+using quilt::Tread;
+
+std::optional<Tread> treadOf(View view) {
+    if (view < View::draw || view > View::finish) return std::nullopt;
+    return static_cast<Tread>(static_cast<int>(view) - static_cast<int>(View::draw));
+}
+
+View viewOf(Tread tread) {
+    return static_cast<View>(static_cast<int>(tread) + static_cast<int>(View::draw));
+}
+
+QString nameOf(View view) {
+    switch (view) {
+    case View::landing: return "Landing";
+    case View::stash: return "Stash";
+    case View::logbook: return "Logbook";
+    case View::draw:
+    case View::trace:
+    case View::bond:
+    case View::cut:
+    case View::lay:
+    case View::fuse:
+    case View::stitch:
+    case View::finish: return QString::fromStdString(words::treadName(*treadOf(view)));
+    }
+    return {};
+}
+
+std::optional<View> viewNamed(const QString& name) {
+    for (const View view : allViews)
+        if (nameOf(view).compare(name, Qt::CaseInsensitive) == 0) return view;
+    return std::nullopt;
+}
+
+Session::Session(std::function<std::int64_t()> clock, QObject* parent)
+    : QObject(parent), m_clock(std::move(clock)), m_history(quilt::emptyQuilt("New quilt")) {
+    settle();
+}
+
+const quilt::Block* Session::block() const {
+    return find(quilt().blocks, m_block);
+}
+
+const quilt::Piece* Session::piece() const {
+    const auto* owner = block();
+    return owner ? find(owner->pieces, m_piece) : nullptr;
+}
+
+void Session::goTo(View view) {
+    if (m_view == view) return;
+    m_view = view;
+    m_turnedOver = false;
+    closeMerge();
+    emit changed(Change::place);
+}
+
+void Session::chooseBlock(BlockId id) {
+    if (m_block == id) return;
+    m_block = id;
+    m_piece = {};
+    settle();
+    emit changed(Change::quilt);
+}
+
+void Session::choosePiece(PieceId id) {
+    if (m_piece == id) return;
+    m_piece = id;
+    emit changed(Change::place);
+}
+
+void Session::turnOver() {
+    m_turnedOver = !m_turnedOver;
+    emit changed(Change::place);
+}
+
+void Session::showTemplates(bool templates) {
+    if (m_templates == templates) return;
+    m_templates = templates;
+    emit changed(Change::place);
+}
+
+plan::Now Session::next() {
+    const auto* owner = block();
+    const auto tread = treadOf(m_view);
+    if (!owner) return {};
+    return plan::nowOn(tread.value_or(plan::currentTread(*owner)), *owner, m_derived.block(),
+                       m_derived.trace());
+}
+
+bool Session::apply(edit::Edited next, const QString& what, const std::string& mergeKey) {
+    if (!next) {
+        complain(next.error());
+        return false;
+    }
+    if (!m_history.apply(std::move(*next), what.toStdString(), mergeKey)) return true;
+    settle();
+    emit changed(Change::quilt);
+    return true;
+}
+
+void Session::undo() {
+    m_history.undo();
+    settle();
+    emit changed(Change::quilt);
+}
+
+void Session::redo() {
+    m_history.redo();
+    settle();
+    emit changed(Change::quilt);
+}
+
+void Session::load(quilt::Quilt quilt, const QString& path) {
+    m_history = edit::History(std::move(quilt));
+    m_path = path;
+    m_block = {};
+    m_piece = {};
+    m_view = this->quilt().blocks.size() > 1 ? View::landing : View::draw;
+    settle();
+    emit changed(Change::quilt);
+    emit changed(Change::file);
+}
+
+void Session::startNew(quilt::Quilt quilt) {
+    load(std::move(quilt), {});
+}
+
+bool Session::open(const QString& path) {
+    auto quilt = store::loadQuilt(path.toStdString());
+    if (!quilt) {
+        complain(quilt.error());
+        return false;
+    }
+    load(std::move(*quilt), path);
+    return true;
+}
+
+bool Session::saveTo(const QString& path) {
+    if (auto saved = store::saveQuilt(path.toStdString(), quilt()); !saved) {
+        complain(saved.error());
+        return false;
+    }
+    m_path = path;
+    m_history.markClean();
+    emit changed(Change::file);
+    return true;
+}
+
+void Session::recover(quilt::Quilt quilt, const QString& path) {
+    load(std::move(quilt), path);
+    m_history.markDirty();
+    emit changed(Change::file);
+}
+
+void Session::complain(const Error& error) {
+    emit trouble(QString::fromStdString(words::sentence(error)));
+}
+
+/// Block and piece that are looked at may be gone; another takes their place.
+void Session::settle() {
+    if (!block()) m_block = quilt().blocks.empty() ? BlockId{} : quilt().blocks.front().id;
+    if (!piece()) m_piece = {};
+    m_derived.reset(quilt(), block());
+}
+
+} // namespace up::app

@@ -1,0 +1,98 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The open quilt: its history, its file, where the user is. Every edit goes through `apply`; one `changed`
+// tells all.
+#pragma once
+
+#include "app/session/derived.hpp"
+#include "core/edit/edits.hpp"
+#include "core/edit/history.hpp"
+
+#include <QObject>
+#include <QString>
+#include <functional>
+
+namespace up::app {
+
+enum class View : std::uint8_t { landing, draw, trace, bond, cut, lay, fuse, stitch, finish, stash, logbook };
+inline constexpr std::array allViews{View::landing, View::draw,  View::trace,  View::bond,
+                                     View::cut,     View::lay,   View::fuse,   View::stitch,
+                                     View::finish,  View::stash, View::logbook};
+[[nodiscard]] std::optional<quilt::Tread> treadOf(View view);
+[[nodiscard]] View viewOf(quilt::Tread tread);
+/// "Landing", "Draw", …
+[[nodiscard]] QString nameOf(View view);
+/// By that name, upper and lower case alike.
+[[nodiscard]] std::optional<View> viewNamed(const QString& name);
+
+enum class Change : std::uint8_t {
+    quilt, ///< pieces, steps, layout: draw everything anew
+    place, ///< another view, block, piece or side is looked at
+    file   ///< name, saved or not
+};
+
+class Session : public QObject {
+    Q_OBJECT
+public:
+    /// `clock`: seconds since 1970 UTC, for the log.
+    explicit Session(std::function<std::int64_t()> clock, QObject* parent = nullptr);
+
+    [[nodiscard]] const quilt::Quilt& quilt() const { return m_history.now(); }
+    [[nodiscard]] std::int64_t now() const { return m_clock(); }
+
+    // --- where the user is
+    [[nodiscard]] View view() const { return m_view; }
+    [[nodiscard]] const quilt::Block* block() const;
+    [[nodiscard]] BlockId blockId() const { return m_block; }
+    [[nodiscard]] const quilt::Piece* piece() const;
+    [[nodiscard]] bool turnedOver() const { return m_turnedOver; }
+    [[nodiscard]] bool showsTemplates() const { return m_templates; }
+    void goTo(View view);
+    void chooseBlock(BlockId block);
+    /// None: nothing is chosen.
+    void choosePiece(PieceId piece);
+    void turnOver();
+    void showTemplates(bool templates);
+
+    // --- what follows from the quilt
+    [[nodiscard]] Derived& derived() { return m_derived; }
+    [[nodiscard]] plan::Now next();
+
+    // --- edits
+    /// False, with `trouble`, when the edit failed. `mergeKey` as in edit::History.
+    bool apply(edit::Edited next, const QString& what, const std::string& mergeKey = "");
+    void closeMerge() { m_history.closeMerge(); }
+    void undo();
+    void redo();
+    [[nodiscard]] const edit::History& history() const { return m_history; }
+
+    // --- the file
+    [[nodiscard]] const QString& path() const { return m_path; }
+    [[nodiscard]] bool isDirty() const { return !m_history.isClean(); }
+    void startNew(quilt::Quilt quilt);
+    bool open(const QString& path);
+    bool saveTo(const QString& path);
+    /// A copy found after a crash: shown as not saved.
+    void recover(quilt::Quilt quilt, const QString& path);
+
+    /// One sentence for the user.
+    void complain(const Error& error);
+
+signals:
+    void changed(up::app::Change change);
+    void trouble(const QString& sentence);
+
+private:
+    void load(quilt::Quilt quilt, const QString& path);
+    void settle();
+
+    std::function<std::int64_t()> m_clock;
+    edit::History m_history;
+    Derived m_derived;
+    QString m_path;
+    View m_view = View::landing;
+    BlockId m_block;
+    PieceId m_piece;
+    bool m_turnedOver = false, m_templates = false;
+};
+
+} // namespace up::app

@@ -1,0 +1,81 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Fabric patches with their chunks of web: what to press onto what.
+#include "app/views/pieces.hpp"
+
+#include "app/look/look.hpp"
+#include "core/shape/deepest.hpp"
+
+#include <algorithm>
+
+namespace up::app {
+namespace {
+
+using sheet::Dash;
+using sheet::Pen;
+
+bool isBonded(const Look& look, const plan::Chunk& chunk) {
+    return std::all_of(chunk.pieces.begin(), chunk.pieces.end(), [&](PieceId id) {
+        return find(look.block.pieces, id)->work.step >= quilt::Step::bonded;
+    });
+}
+
+std::string patchSize(const Look& look, const plan::Chunk& chunk) {
+    return measure::saySize(chunk.patch.width, chunk.patch.height, look.quilt.units);
+}
+
+/// The patch wrong side up, the chunk turned to lie square in its middle.
+Panel patchPanel(const Look& look, const plan::Chunk& chunk) {
+    const auto turn = shape::Transform::turn(chunk.patch.turn);
+    const auto chunkBox = shape::transformed(chunk.roughCut, turn).bounds();
+    Panel panel;
+    panel.side = Side::paper;
+    panel.caption = fabricNameOf(look.quilt, chunk.fabric);
+    panel.below = patchSize(look, chunk) + "\npieces " + numbersOf(look.block, chunk.pieces);
+    if (chunk.pieces.size() == 1)
+        panel.below = patchSize(look, chunk) + "\npiece " + numbersOf(look.block, chunk.pieces);
+    panel.done = isBonded(look, chunk);
+    panel.box = {0, 0, chunk.patch.width.mm(), chunk.patch.height.mm()};
+    const auto toPatch = shape::Transform::moveBy(panel.box.centre().x - chunkBox.centre().x,
+                                                  panel.box.centre().y - chunkBox.centre().y) *
+                         turn;
+    const Colour cloth = colourOf(look.quilt, chunk.fabric);
+    sheet::Layer layer{"patch", {sheet::box(panel.box, mixed(cloth, look::panel, 0.25), {})}, {}, panel.box};
+    layer.items.push_back(sheet::Shape{sheet::contoursOf(shape::transformed(chunk.roughCut, toPatch)),
+                                       look::webPaper, Pen{look::slate, 0.3, Dash::dashed}, 0, 0.9});
+    sheet::Layer flags{"flags", {}, {}, {}};
+    for (const auto& [id, outline] : look.derived.trace().lines) {
+        if (std::find(chunk.pieces.begin(), chunk.pieces.end(), id) == chunk.pieces.end()) continue;
+        const auto here = transformed(outline, toPatch);
+        const bool chosen = id == look.chosen;
+        layer.items.push_back(sheet::Shape{
+            sheet::contoursOf(here), std::nullopt,
+            Pen{chosen ? look::brass : look::pencil, chosen ? 1.2 : 0.4, Dash::solid}, id.value});
+        const auto spot = shape::deepestPoint(shape::regionOf(here), 1.0);
+        flags.items.push_back(
+            sheet::Flag{plan::numberOf(look.block, id), spot.at, true, cloth, spot.depth * 2, id.value});
+    }
+    panel.layers = {std::move(layer), std::move(flags)};
+    return panel;
+}
+
+} // namespace
+
+ViewParts bondParts(const Look& look) {
+    ViewParts parts;
+    parts.scene.empty = "Nothing is laid out on web yet.\nGo down to Trace and lay the pieces out first.";
+    parts.rows.title = "To press";
+    for (const auto& chunk : look.derived.trace().chunks) {
+        parts.scene.panels.push_back(patchPanel(look, chunk));
+        Row row{numbersOf(look.block, chunk.pieces) + " on " + fabricNameOf(look.quilt, chunk.fabric),
+                "patch at least " + patchSize(look, chunk), chunk.pieces.front().value};
+        row.swatch = colourOf(look.quilt, chunk.fabric);
+        row.done = isBonded(look, chunk);
+        row.next = !look.next.pieces.empty() && std::find(chunk.pieces.begin(), chunk.pieces.end(),
+                                                          look.next.pieces.front()) != chunk.pieces.end();
+        parts.scene.panels.back().chosen = row.next;
+        parts.rows.rows.push_back(std::move(row));
+    }
+    return parts;
+}
+
+} // namespace up::app

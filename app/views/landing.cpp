@@ -1,0 +1,82 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The whole quilt on the wall, each block with its stair.
+#include "app/views/pieces.hpp"
+
+#include "words/sentences.hpp"
+
+#include <algorithm>
+
+namespace up::app {
+namespace {
+
+Panel wallPanel(const quilt::Quilt& quilt, const quilt::Block& block, bool chosen) {
+    Panel panel;
+    panel.caption = block.name;
+    panel.side = Side::plain;
+    panel.box = finishedBox(block);
+    panel.tag = block.id.value;
+    panel.done = block.trimmed;
+    panel.chosen = chosen;
+    panel.hasStair = true;
+    panel.layers.push_back(backgroundLayer(quilt, block, false));
+    sheet::Layer pieces{"pieces", {}, {}, finishedBox(block)};
+    for (const auto& piece : block.pieces) {
+        pieces.items.push_back(pieceShape(quilt, piece, 1.0));
+        addMarks(pieces, piece, quilt::placing(piece), {0x30, 0x30, 0x30});
+    }
+    panel.layers.front().clip = finishedBox(block);
+    panel.layers.push_back(std::move(pieces));
+    for (const auto tread : quilt::allTreads) {
+        const auto count = plan::countOf(block, tread);
+        panel.stair[static_cast<std::size_t>(tread)] =
+            count.of ? static_cast<double>(count.done) / count.of : 0;
+    }
+    return panel;
+}
+
+/// Furthest on first: what is nearly done is pleasant to finish.
+std::vector<const quilt::Block*> byProgress(const quilt::Quilt& quilt) {
+    std::vector<const quilt::Block*> out;
+    for (const auto& block : quilt.blocks)
+        out.push_back(&block);
+    std::stable_sort(out.begin(), out.end(), [](const auto* a, const auto* b) {
+        const auto rank = [](const auto* x) {
+            return x->trimmed ? -1 : static_cast<int>(plan::currentTread(*x));
+        };
+        return rank(a) > rank(b);
+    });
+    return out;
+}
+
+} // namespace
+
+ViewParts landingParts(const quilt::Quilt& quilt, BlockId chosen) {
+    ViewParts parts;
+    parts.scene.badges = Badges::arrows;
+    parts.scene.columns = quilt.columns;
+    parts.scene.empty =
+        "This quilt has no block yet.\nPress “New block…” and give its finished size, then import a drawing.";
+    parts.rows.title = "What is left";
+    for (const auto& block : quilt.blocks)
+        parts.scene.panels.push_back(wallPanel(quilt, block, block.id == chosen));
+    for (const auto* block : byProgress(quilt)) {
+        const auto tread = plan::currentTread(*block);
+        const int left = plan::countOf(*block, tread).left();
+        Row row{block->name,
+                words::treadName(tread) + ", " + std::to_string(left) +
+                    (left == 1 ? " piece left" : " pieces left"),
+                block->id.value};
+        if (block->trimmed)
+            row.detail = "finished";
+        else if (tread == quilt::Tread::finish)
+            row.detail = "trim it to size";
+        else if (block->pieces.empty())
+            row.detail = "import a drawing";
+        row.done = block->trimmed;
+        row.next = block->id == chosen;
+        parts.rows.rows.push_back(std::move(row));
+    }
+    return parts;
+}
+
+} // namespace up::app

@@ -1,0 +1,151 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/views/pieces.hpp"
+
+#include "app/look/look.hpp"
+#include "words/now_words.hpp"
+
+#include <cmath>
+
+namespace up::app {
+
+using measure::Length;
+using sheet::Dash;
+using sheet::Pen;
+
+std::string say(const quilt::Quilt& quilt, Length length) {
+    return measure::say(length, quilt.units);
+}
+
+std::string sizeOf(const quilt::Quilt& quilt, const shape::Box& box) {
+    return measure::saySize(Length::ofMm(box.width()), Length::ofMm(box.height()), quilt.units);
+}
+
+Colour colourOf(const quilt::Quilt& quilt, FabricId id) {
+    const auto* fabric = find(quilt.fabrics, id);
+    return fabric ? fabric->colour : Colour{0xE8, 0xE6, 0xDF};
+}
+
+std::string fabricNameOf(const quilt::Quilt& quilt, FabricId id) {
+    const auto* fabric = find(quilt.fabrics, id);
+    return fabric ? fabric->name : "no fabric yet";
+}
+
+Colour threadColour(const quilt::Quilt& quilt, ThreadId id) {
+    const auto* thread = find(quilt.threads, id);
+    return thread ? thread->colour : look::slate;
+}
+
+Colour mixed(Colour a, Colour b, double share) {
+    const auto mix = [&](std::uint8_t x, std::uint8_t y) {
+        return static_cast<std::uint8_t>(std::lround(x + (y - x) * share));
+    };
+    return {mix(a.red, b.red), mix(a.green, b.green), mix(a.blue, b.blue)};
+}
+
+std::string near(const quilt::Quilt& quilt, double mm) {
+    const auto length = Length::ofMm(mm);
+    return quilt.units == measure::System::inches ? measure::fraction(length) + " in"
+                                                  : measure::sayMetric(length);
+}
+
+std::string numbersOf(const quilt::Block& block, const std::vector<PieceId>& pieces) {
+    return words::numbersWords(block, pieces);
+}
+
+shape::Box finishedBox(const quilt::Block& block) {
+    return {0, 0, block.width.mm(), block.height.mm()};
+}
+shape::Box cutBox(const quilt::Block& block) {
+    return finishedBox(block).grownBy(quilt::seamAllowance.mm());
+}
+
+sheet::Layer backgroundLayer(const quilt::Quilt& quilt, const quilt::Block& block, bool creases) {
+    const Colour cloth = colourOf(quilt, block.background);
+    const Colour faint = mixed(cloth, luminance(cloth) > 0.25 ? look::ink : look::panel, 0.35);
+    sheet::Layer layer{"background", {}, {}, cutBox(block)};
+    layer.items.push_back(sheet::box(cutBox(block), cloth, {}));
+    const double w = block.width.mm(), h = block.height.mm();
+    if (creases) {
+        const Pen crease{faint, 0.2, Dash::dashed};
+        for (const auto& [a, b] : {std::pair{shape::Point{w / 2, 0}, shape::Point{w / 2, h}},
+                                   {{0, h / 2}, {w, h / 2}},
+                                   {{0, 0}, {w, h}},
+                                   {{w, 0}, {0, h}}})
+            layer.items.push_back(sheet::line(a, b, crease));
+    }
+    return layer;
+}
+
+namespace {
+/// The finished edge over everything, so that what lies in the seam allowance is seen to.
+sheet::Layer seamLayer(const quilt::Block& block) {
+    sheet::Layer layer{"seam", {}, {}, {}};
+    sheet::Shape band{sheet::contoursOf(shape::rectangle(cutBox(block))), look::panel, {}, 0, 0.35};
+    for (auto& contour : sheet::contoursOf(shape::rectangle(finishedBox(block))))
+        band.contours.push_back(contour);
+    layer.items.push_back(band);
+    layer.items.push_back(sheet::box(finishedBox(block), std::nullopt, Pen{look::ink, 0.35, Dash::dashed}));
+    return layer;
+}
+} // namespace
+
+sheet::Shape pieceShape(const quilt::Quilt& quilt, const quilt::Piece& piece, double opacity) {
+    const Colour cloth = colourOf(quilt, piece.fabric);
+    const Pen edge{mixed(cloth, look::ink, luminance(cloth) > 0.1 ? 0.45 : 0.0), 0.25, Dash::solid};
+    return {sheet::contoursOf(quilt::placed(piece)), cloth, edge, piece.id.value, opacity};
+}
+
+void addMarks(sheet::Layer& layer, const quilt::Piece& piece, const shape::Transform& by, Colour colour) {
+    if (!piece.hasMarks()) return;
+    std::vector<shape::Contour> marks;
+    for (const auto& mark : *piece.marks)
+        marks.push_back(transformed(mark, by));
+    layer.items.push_back(sheet::Shape{std::move(marks), std::nullopt, Pen{colour, 0.6, Dash::solid}});
+}
+
+void addChosen(sheet::Layer& layer, const Look& look) {
+    const auto* piece = find(look.block.pieces, look.chosen);
+    if (!piece) return;
+    layer.items.push_back(sheet::Shape{sheet::contoursOf(quilt::placed(*piece)), std::nullopt,
+                                       Pen{look::ink, 1.7, Dash::solid}});
+    layer.items.push_back(sheet::Shape{sheet::contoursOf(quilt::placed(*piece)), std::nullopt,
+                                       Pen{look::brassBright, 1.0, Dash::solid}});
+}
+
+sheet::Layer flagLayer(const Look& look) {
+    sheet::Layer layer{"flags", {}, {}, {}};
+    for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
+        const auto& piece = look.block.pieces[i];
+        const auto& spot = look.derived.spots()[i];
+        layer.items.push_back(sheet::Flag{static_cast<int>(i) + 1, spot.at, false,
+                                          colourOf(look.quilt, piece.fabric), spot.depth * 2,
+                                          piece.id.value});
+    }
+    return layer;
+}
+
+Panel blockPanel(const Look& look, quilt::Step step, bool creases) {
+    Panel panel;
+    panel.side = Side::front;
+    panel.box = cutBox(look.block);
+    panel.layers.push_back(backgroundLayer(look.quilt, look.block, creases));
+    sheet::Layer pieces{"pieces", {}, {}, cutBox(look.block)};
+    for (const auto& piece : look.block.pieces) {
+        const bool done = piece.work.step >= step;
+        auto shape = pieceShape(look.quilt, piece, done ? 1.0 : 0.4);
+        if (!done) shape.pen = Pen{look::pencil, 0.3, Dash::dashed};
+        pieces.items.push_back(std::move(shape));
+        addMarks(pieces, piece, quilt::placing(piece),
+                 mixed(colourOf(look.quilt, piece.fabric),
+                       luminance(colourOf(look.quilt, piece.fabric)) > 0.2 ? look::ink : look::panel, 0.7));
+    }
+    panel.layers.push_back(std::move(pieces));
+    panel.layers.push_back(seamLayer(look.block));
+    sheet::Layer over{"chosen", {}, {}, cutBox(look.block)};
+    addChosen(over, look);
+    panel.layers.push_back(std::move(over));
+    panel.layers.push_back(flagLayer(look));
+    return panel;
+}
+
+} // namespace up::app

@@ -1,0 +1,67 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The edges that show, in sewing order, with thread and length.
+#include "app/views/pieces.hpp"
+
+#include "app/look/look.hpp"
+
+#include <algorithm>
+
+namespace up::app {
+namespace {
+
+using sheet::Dash;
+using sheet::Pen;
+
+void addEdge(sheet::Layer& layer, const Look& look, const plan::StitchRun& run, bool next) {
+    const Colour thread = threadColour(look.quilt, run.thread);
+    const auto contours = sheet::contoursOf(run.edges);
+    const double width = next ? 1.6 : 1.0;
+    layer.items.push_back(sheet::Shape{contours, std::nullopt,
+                                       Pen{next ? look::brassBright : look::panel, width + 0.8, Dash::solid},
+                                       run.piece.value});
+    layer.items.push_back(sheet::Shape{
+        contours, std::nullopt, Pen{thread, width, run.done ? Dash::solid : Dash::dashed}, run.piece.value});
+}
+
+std::string threadName(const quilt::Quilt& quilt, ThreadId id) {
+    const auto* thread = find(quilt.threads, id);
+    return thread ? thread->name : "no thread yet";
+}
+
+} // namespace
+
+ViewParts stitchParts(const Look& look) {
+    ViewParts parts;
+    auto panel = blockPanel(look, quilt::Step::toTrace, false);
+    for (auto& item : panel.layers[1].items)
+        if (auto* shape = std::get_if<sheet::Shape>(&item)) shape->opacity = 0.35, shape->pen.reset();
+    sheet::Layer edges{"edges", {}, {}, cutBox(look.block)};
+    const auto& plan = look.derived.stitch();
+    measure::Length left;
+    ThreadId on;
+    for (const auto& run : plan.runs) {
+        const bool next = !look.next.pieces.empty() && look.next.what == plan::What::step &&
+                          look.next.pieces.front() == run.piece;
+        addEdge(edges, look, run, next);
+        if (!run.done) left = left + run.length;
+        Row row{std::to_string(plan::numberOf(look.block, run.piece)) + " " +
+                    find(look.block.pieces, run.piece)->name,
+                threadName(look.quilt, run.thread) + ", " + say(look.quilt, run.length), run.piece.value};
+        if (!run.done && run.thread != on) row.detail = "Thread: " + row.detail;
+        if (!run.done) on = run.thread;
+        row.swatch = threadColour(look.quilt, run.thread);
+        row.done = run.done;
+        row.next = next;
+        parts.rows.rows.push_back(std::move(row));
+    }
+    panel.layers.insert(panel.layers.end() - 1, std::move(edges));
+    parts.scene.panels.push_back(std::move(panel));
+    const int changes = plan.threadChanges;
+    parts.rows.title = left == measure::Length{}
+                           ? "All edges are stitched"
+                           : say(look.quilt, left) + " to stitch, " + std::to_string(changes) +
+                                 (changes == 1 ? " thread change" : " thread changes");
+    return parts;
+}
+
+} // namespace up::app

@@ -1,0 +1,85 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/checks_panel.hpp"
+
+#include "app/look/names.hpp"
+#include "app/session/fix.hpp"
+#include "words/sentences.hpp"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QPushButton>
+#include <QScrollArea>
+#include <QVBoxLayout>
+
+namespace up::app {
+
+ChecksPanel::ChecksPanel(Session& session, QWidget* parent)
+    : QFrame(parent), m_session(session), m_title(new QLabel(this)) {
+    setProperty("card", true);
+    m_title->setProperty("role", "title");
+    m_scroll = named(new QScrollArea(this), "checks");
+    m_scroll->setWidgetResizable(true);
+    m_scroll->setFrameShape(QFrame::NoFrame);
+    m_scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    m_scroll->setStyleSheet("QScrollArea, QScrollArea > QWidget > QWidget { background: transparent; }");
+    auto* column = new QVBoxLayout(this);
+    column->addWidget(m_title);
+    column->addWidget(m_scroll);
+    m_list = new QWidget(m_scroll);
+    m_rows = new QVBoxLayout(m_list);
+    m_rows->setContentsMargins(0, 0, 0, 0);
+    m_scroll->setWidget(m_list);
+    connect(&m_session, &Session::changed, this, &ChecksPanel::refresh);
+    refresh(Change::quilt);
+}
+
+void ChecksPanel::refresh(Change change) {
+    if (change != Change::quilt) return;
+    while (auto* item = m_rows->takeAt(0)) {
+        if (item->widget()) item->widget()->deleteLater();
+        delete item;
+    }
+    const auto& findings = m_session.derived().findings();
+    m_title->setText(findings.empty() ? "Checks: all well"
+                                      : "Checks: " + QString::number(findings.size()) + " to look at");
+    for (const auto& finding : findings)
+        m_rows->addWidget(rowFor(finding));
+    m_scroll->setVisible(!findings.empty());
+    setSizePolicy(QSizePolicy::Preferred, findings.empty() ? QSizePolicy::Maximum : QSizePolicy::Expanding);
+    m_rows->addStretch();
+}
+
+QWidget* ChecksPanel::rowFor(const check::Finding& finding) {
+    auto* row = new QWidget(m_list);
+    auto* column = new QVBoxLayout(row);
+    column->setContentsMargins(0, 2, 0, 6);
+    column->setSpacing(4);
+    const bool blocked = finding.severity == check::Severity::blocked;
+    auto* text = new QLabel((blocked ? "✖ " : "? ") + QString::fromStdString(words::sentence(finding)), row);
+    text->setWordWrap(true);
+    text->setStyleSheet(blocked ? "color: #B03A25; font-weight: 700;" : "color: #7A5A00;");
+    column->addWidget(text);
+    auto* buttons = new QHBoxLayout;
+    column->addLayout(buttons);
+    if (finding.piece) {
+        auto* show = named(new QPushButton("Show", row), "check.show");
+        connect(show, &QPushButton::clicked, this,
+                [this, piece = finding.piece] { m_session.choosePiece(piece); });
+        buttons->addWidget(show);
+    }
+    if (finding.fix != check::Fix::none) {
+        auto* mend =
+            named(new QPushButton(QString::fromStdString(words::fixWords(finding.fix)), row), "check.fix");
+        connect(mend, &QPushButton::clicked, this, [this, finding] { fix(finding); });
+        buttons->addWidget(mend);
+    }
+    buttons->addStretch();
+    return row;
+}
+
+void ChecksPanel::fix(const check::Finding& finding) {
+    if (auto mended = fixed(m_session.quilt(), finding))
+        m_session.apply(std::move(mended), QString::fromStdString(words::fixWords(finding.fix)).toLower());
+}
+
+} // namespace up::app

@@ -1,0 +1,32 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Checks: what is wrong or doubtful, each with Show and, where possible, Fix.
+#pragma once
+
+#include "app/session/session.hpp"
+
+#include <QFrame>
+
+class QLabel;
+class QScrollArea;
+class QVBoxLayout;
+
+namespace up::app {
+
+class ChecksPanel : public QFrame {
+    Q_OBJECT
+public:
+    explicit ChecksPanel(Session& session, QWidget* parent = nullptr);
+
+private:
+    void refresh(Change change);
+    [[nodiscard]] QWidget* rowFor(const check::Finding& finding);
+    void fix(const check::Finding& finding);
+
+    Session& m_session;
+    QLabel* m_title;
+    QScrollArea* m_scroll;
+    QWidget* m_list;
+    QVBoxLayout* m_rows;
+};
+
+} // namespace up::app

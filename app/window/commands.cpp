@@ -1,0 +1,216 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/commands.hpp"
+
+#include "app/look/look.hpp"
+#include "app/session/aside.hpp"
+#include "core/measure/say.hpp"
+#include "core/store/file.hpp"
+#include "intake/svg/svg.hpp"
+#include "output/pages/pages.hpp"
+#include "output/pdf/pdf.hpp"
+#include "output/svg/svg.hpp"
+#include "words/now_words.hpp"
+#include "words/sentences.hpp"
+
+#include <QFileInfo>
+
+namespace up::app {
+
+using quilt::Step;
+
+Commands::Commands(Session& session, LayoutJob& layout, Asker& asker, QObject* parent)
+    : QObject(parent), m_session(session), m_layout(layout), m_asker(asker) {}
+
+void Commands::doNow() {
+    const auto* block = m_session.block();
+    if (!block) return newBlock();
+    if (!treadOf(m_session.view()))
+        return m_session.goTo(block->trimmed ? View::finish : viewOf(plan::currentTread(*block)));
+    const auto now = m_session.next();
+    switch (now.what) {
+    case plan::What::importDrawing: return importDrawing();
+    case plan::What::layOut:
+        if (!m_layout.isRunning()) m_layout.start({});
+        return;
+    case plan::What::step: return doStep(now.pieces, now.step);
+    case plan::What::trim:
+        m_session.apply(edit::setTrimmed(m_session.quilt(), block->id, m_session.now()), "trim");
+        return;
+    case plan::What::goOn: return m_session.goTo(viewOf(now.tread));
+    case plan::What::allDone: return m_session.goTo(View::landing);
+    }
+}
+
+/// As if done one after the other, so that a lower piece of the same pressing counts for the one above it.
+Result<void> Commands::mayDoAll(const std::vector<PieceId>& pieces, Step step) const {
+    auto block = *m_session.block();
+    const auto& plan = m_session.derived().block();
+    for (const auto id : pieces) {
+        const auto index = static_cast<std::size_t>(plan::numberOf(block, id)) - 1;
+        if (auto may = plan::mayDo(block, plan, index, step); !may) return may;
+        auto& work = block.pieces[index].work;
+        work = quilt::advanced(work, step, block.pieces[index].hasMarks()).value_or(work);
+    }
+    return {};
+}
+
+void Commands::doStep(const std::vector<PieceId>& pieces, Step step) {
+    const auto* block = m_session.block();
+    if (!block || pieces.empty()) return;
+    if (auto may = mayDoAll(pieces, step); !may) return m_session.complain(may.error());
+    const BlockId owner = block->id;
+    for (const auto id : pieces) {
+        const auto* piece = find(block->pieces, id);
+        if (!quilt::losesMarks(piece->work, step, piece->hasMarks())) continue;
+        const auto question = "The paper comes off “" + piece->name +
+                              "” now and its marks are not drawn: they cannot be traced through any more.";
+        if (!m_asker.yes("Marks would be lost", QString::fromStdString(question), "Lay it without marks"))
+            return;
+    }
+    const auto what = words::toDo(step) + " " + words::piecesWords(*block, pieces);
+    m_session.apply(edit::record(m_session.quilt(), owner, pieces, step, m_session.now()),
+                    QString::fromStdString(what).toLower());
+}
+
+void Commands::newBlock() {
+    const auto name = m_asker.text("New block", "What is it called?",
+                                   "Block " + QString::number(m_session.quilt().blocks.size() + 1));
+    if (!name) return;
+    const auto size = m_asker.text("New block", "Finished size, such as 9, 9 1/2 or 9 x 12?", "9 in");
+    if (!size) return;
+    const auto sides = measure::readSize(size->toStdString(), m_session.quilt().units);
+    if (!sides) return m_session.complain(sides.error());
+    if (!m_session.apply(
+            edit::addBlock(m_session.quilt(), name->trimmed().toStdString(), sides->width, sides->height),
+            "new block"))
+        return;
+    m_session.chooseBlock(m_session.quilt().blocks.back().id);
+    m_session.goTo(View::draw);
+}
+
+void Commands::renameBlock() {
+    const auto* block = m_session.block();
+    if (!block) return;
+    const auto name = m_asker.text("Rename block", "What is it called?", QString::fromStdString(block->name));
+    if (name && !name->trimmed().isEmpty())
+        m_session.apply(
+            edit::renameBlock(m_session.quilt(), m_session.blockId(), name->trimmed().toStdString()),
+            "rename block");
+}
+
+void Commands::removeBlock() {
+    if (m_session.block())
+        m_session.apply(edit::removeBlock(m_session.quilt(), m_session.blockId()), "remove block");
+}
+
+void Commands::removePiece() {
+    if (const auto* piece = m_session.piece())
+        m_session.apply(edit::removePiece(m_session.quilt(), m_session.blockId(), piece->id), "remove piece");
+}
+
+void Commands::newFabric() {
+    const auto name = m_asker.text("New fabric", "What do you call it?", "");
+    if (!name || name->trimmed().isEmpty()) return;
+    const auto colour = m_asker.colour("Its colour", look::q(look::brass));
+    if (!colour) return;
+    const auto channel = [](int value) { return static_cast<std::uint8_t>(value); };
+    auto made = edit::addFabric(m_session.quilt(), name->trimmed().toStdString(),
+                                {channel(colour->red()), channel(colour->green()), channel(colour->blue())});
+    const auto* piece = m_session.piece();
+    if (made && piece) made = edit::setFabric(*made, m_session.blockId(), piece->id, made->fabrics.back().id);
+    m_session.apply(std::move(made), "new fabric");
+}
+
+void Commands::restack(int by) {
+    if (const auto* piece = m_session.piece())
+        m_session.apply(edit::restack(m_session.quilt(), m_session.blockId(), piece->id, by), "restack");
+}
+
+void Commands::importDrawing() {
+    const auto path = m_asker.fileToOpen("Import a drawing", "Drawings (*.svg);;All files (*)");
+    if (!path.isEmpty()) importFile(path);
+}
+
+void Commands::importFile(const QString& path) {
+    const auto read = [file = path.toStdString()]() -> Result<quilt::Drawing> {
+        return store::readFile(file).and_then(
+            [&](const std::string& text) { return intake::readSvg(text, file); });
+    };
+    aside(this, read, [this, path](const Result<quilt::Drawing>& drawing) {
+        if (drawing)
+            addDrawing(path, *drawing);
+        else
+            m_session.complain(drawing.error());
+    });
+}
+
+void Commands::addDrawing(const QString& path, const quilt::Drawing& drawing) {
+    auto quilt = edit::Edited(m_session.quilt());
+    const bool fresh = !m_session.block();
+    if (fresh) {
+        const auto side = measure::Length::ofInches(9, 1);
+        quilt = edit::addBlock(*quilt, QFileInfo(path).completeBaseName().toStdString(), side, side);
+    }
+    const auto* block = fresh ? &quilt->blocks.back() : m_session.block();
+    const bool reversed = block->givenReversed;
+    quilt = edit::addDrawing(*quilt, block->id, drawing, {reversed, true}, m_session.now());
+    if (!m_session.apply(std::move(quilt), "import")) return;
+    m_session.goTo(View::draw);
+    QString told = QString("%1 pieces imported.").arg(drawing.shapes.size());
+    for (const auto& warning : drawing.warnings)
+        told += " Note: " + QString::fromStdString(words::sentence(warning)) + ".";
+    emit this->told(told);
+}
+
+void Commands::write(const QString& title, const QString& kinds, const QString& ending,
+                     std::function<Result<std::string>(const quilt::Quilt&, const quilt::Block&)> make) {
+    const auto* block = m_session.block();
+    if (!block) return;
+    const auto copy = *block;
+    const auto path = m_asker.fileToSave(title, kinds, QString::fromStdString(copy.name) + ending);
+    if (path.isEmpty()) return;
+    const auto work = [quilt = m_session.quilt(), copy, make = std::move(make),
+                       file = path.toStdString()]() -> Result<void> {
+        return make(quilt, copy).and_then([&](const std::string& bytes) {
+            return store::writeFile(file, bytes);
+        });
+    };
+    aside(this, work, [this, path](const Result<void>& done) {
+        if (done)
+            emit told("Written: " + path + ". Print at 100 %, then measure the one-inch square.");
+        else
+            m_session.complain(done.error());
+    });
+}
+
+namespace {
+output::PageOptions onPaper(bool a4) {
+    return {a4 ? measure::a4 : measure::letter};
+}
+} // namespace
+
+void Commands::writeTracing(bool a4) {
+    write("Tracing pages", "PDF (*.pdf)", " tracing.pdf",
+          [a4](const quilt::Quilt& quilt, const quilt::Block& block) {
+              return output::tracingPages(quilt, block, onPaper(a4)).and_then([&](const auto& pages) {
+                  return output::writePdf(pages, block.name);
+              });
+          });
+}
+
+void Commands::writePlacement(bool a4) {
+    write("Placement sheet", "PDF (*.pdf)", " placement.pdf",
+          [a4](const quilt::Quilt& quilt, const quilt::Block& block) {
+              return output::placementPages(quilt, block, onPaper(a4)).and_then([&](const auto& pages) {
+                  return output::writePdf(pages, block.name);
+              });
+          });
+}
+
+void Commands::writeCutFile() {
+    write("Cut file", "SVG (*.svg)", " cut.svg", [](const quilt::Quilt& quilt, const quilt::Block& block) {
+        return output::cutSheet(quilt, block).map(output::writeSvg);
+    });
+}
+
+} // namespace up::app

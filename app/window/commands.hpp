@@ -1,0 +1,54 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What the buttons, keys and menus do to the quilt; asks what must be asked, once.
+#pragma once
+
+#include "app/dialogs/asker.hpp"
+#include "app/session/layout_job.hpp"
+#include "app/session/session.hpp"
+#include "core/sheet/sheet.hpp"
+
+namespace up::app {
+
+class Commands : public QObject {
+    Q_OBJECT
+public:
+    Commands(Session& session, LayoutJob& layout, Asker& asker, QObject* parent = nullptr);
+
+    /// Now's big button.
+    void doNow();
+    /// One step on these pieces, in this order. Says what comes first when it may not be done yet, and asks
+    /// before marks are lost.
+    void doStep(const std::vector<PieceId>& pieces, quilt::Step step);
+
+    void newBlock();
+    void renameBlock();
+    void removeBlock();
+    void removePiece();
+    void newFabric();
+    void restack(int by);
+
+    /// Asks for a drawing, reads it aside, adds its pieces; makes a block named after the file if there is
+    /// none.
+    void importDrawing();
+    void importFile(const QString& path);
+
+    void writeTracing(bool a4);
+    void writePlacement(bool a4);
+    void writeCutFile();
+
+signals:
+    /// Something done that the mat does not show: "Saved …", "22 pieces imported".
+    void told(const QString& sentence);
+
+private:
+    [[nodiscard]] Result<void> mayDoAll(const std::vector<PieceId>& pieces, quilt::Step step) const;
+    void addDrawing(const QString& path, const quilt::Drawing& drawing);
+    void write(const QString& title, const QString& kinds, const QString& ending,
+               std::function<Result<std::string>(const quilt::Quilt&, const quilt::Block&)> make);
+
+    Session& m_session;
+    LayoutJob& m_layout;
+    Asker& m_asker;
+};
+
+} // namespace up::app

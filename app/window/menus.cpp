@@ -1,0 +1,139 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/menus.hpp"
+
+#include "app/canvas/mat.hpp"
+#include "app/look/names.hpp"
+#include "app/window/press_timer.hpp"
+#include "app/window/rail.hpp"
+#include "app/window/tool_row.hpp"
+#include "app/window/window.hpp"
+
+#include <QFileInfo>
+#include <QMenuBar>
+#include <QShortcut>
+
+namespace up::app {
+
+Menus::Menus(Window& window) : QObject(&window), m_window(window) {
+    buildFile();
+    buildEdit();
+    buildView();
+    buildKeys();
+    connect(&window.m_session, &Session::changed, this, &Menus::refresh);
+    connect(&window.m_files, &Files::recentChanged, this, &Menus::fillRecent);
+    refresh();
+    fillRecent();
+}
+
+QAction* Menus::add(QMenu* menu, const char* key, const QString& text, const QKeySequence& keys,
+                    std::function<void()> act) {
+    auto* action = named(menu->addAction(text), key);
+    action->setShortcut(keys);
+    connect(action, &QAction::triggered, this, [act = std::move(act)] { act(); });
+    return action;
+}
+
+void Menus::buildFile() {
+    auto* menu = m_window.menuBar()->addMenu("&Quilt");
+    auto& files = m_window.m_files;
+    add(menu, "file.new", "&New quilt", QKeySequence::New, [&] { files.startNew(); });
+    add(menu, "file.open", "&Open…", QKeySequence::Open, [&] { files.open(); });
+    m_recent = menu->addMenu("Open &recent");
+    named(m_recent->menuAction(), "file.recent");
+    add(menu, "file.sample", "Open the sa&mple quilt", {}, [&] { m_window.openSample(); });
+    menu->addSeparator();
+    add(menu, "file.save", "&Save", QKeySequence::Save, [&] { files.save(); });
+    add(menu, "file.saveAs", "Save &as…", QKeySequence("Ctrl+Shift+S"), [&] { files.saveAs(); });
+    menu->addSeparator();
+    add(menu, "file.print", "Sheets of this view as &PDF…", QKeySequence::Print, [&] {
+        const bool a4 = m_window.m_tools->wantsA4();
+        if (m_window.m_session.view() == View::trace)
+            m_window.m_commands.writeTracing(a4);
+        else
+            m_window.m_commands.writePlacement(a4);
+    });
+    menu->addSeparator();
+    add(menu, "file.quit", "&Quit", QKeySequence::Quit, [&] { m_window.close(); });
+}
+
+void Menus::buildEdit() {
+    auto* menu = m_window.menuBar()->addMenu("&Edit");
+    auto& session = m_window.m_session;
+    auto& commands = m_window.m_commands;
+    m_undo = add(menu, "edit.undo", "&Undo", QKeySequence::Undo, [&] { session.undo(); });
+    m_redo = add(menu, "edit.redo", "&Redo", QKeySequence("Ctrl+Y"), [&] { session.redo(); });
+    m_redo->setShortcuts({QKeySequence("Ctrl+Y"), QKeySequence("Ctrl+Shift+Z")});
+    menu->addSeparator();
+    add(menu, "edit.newFabric", "New &fabric…", {}, [&] { commands.newFabric(); });
+    add(menu, "edit.removePiece", "Remove &piece", {}, [&] { commands.removePiece(); });
+    menu->addSeparator();
+    add(menu, "edit.rename", "Re&name block…", {}, [&] { commands.renameBlock(); });
+    add(menu, "edit.removeBlock", "Remove &block", {}, [&] { commands.removeBlock(); });
+    menu->addSeparator();
+    m_metric = add(menu, "edit.units", "&Metric measures", {}, [&] {
+        const bool metric = session.quilt().units == measure::System::metric;
+        session.apply(
+            edit::setUnits(session.quilt(), metric ? measure::System::inches : measure::System::metric),
+            "measures");
+    });
+    m_metric->setCheckable(true);
+}
+
+void Menus::buildView() {
+    auto* menu = m_window.menuBar()->addMenu("&View");
+    for (const View view : allViews) {
+        auto* action = menu->addAction(nameOf(view));
+        action->setObjectName("view." + nameOf(view).toLower());
+        const auto tread = treadOf(view);
+        const QString key = view == View::landing   ? "0"
+                            : view == View::stash   ? "9"
+                            : view == View::logbook ? "L"
+                                                    : QString::number(static_cast<int>(*tread) + 1);
+        action->setShortcut(QKeySequence(key));
+        action->setStatusTip("Shows " + nameOf(view));
+        connect(action, &QAction::triggered, this, [this, view] { m_window.m_session.goTo(view); });
+    }
+    menu->addSeparator();
+    add(menu, "view.turn", "&Turn over", QKeySequence("R"), [&] { m_window.m_session.turnOver(); });
+    auto* in = add(menu, "view.in", "Zoom &in", QKeySequence::ZoomIn, [&] { m_window.m_mat->zoomBy(1.25); });
+    in->setShortcuts({QKeySequence("Ctrl++"), QKeySequence("Ctrl+="), QKeySequence("+")});
+    auto* out =
+        add(menu, "view.out", "Zoom &out", QKeySequence::ZoomOut, [&] { m_window.m_mat->zoomBy(0.8); });
+    out->setShortcuts({QKeySequence("Ctrl+-"), QKeySequence("-")});
+    add(menu, "view.fit", "&Whole view", QKeySequence("Ctrl+0"), [&] { m_window.m_mat->fit(); });
+}
+
+void Menus::buildKeys() {
+    const auto key = [this](const char* keys, std::function<void()> act) {
+        auto* shortcut = new QShortcut(QKeySequence(keys), &m_window);
+        connect(shortcut, &QShortcut::activated, this, [act = std::move(act)] { act(); });
+    };
+    key("Space", [this] { m_window.m_commands.doNow(); });
+    key("[", [this] { m_window.m_commands.restack(-1); });
+    key("]", [this] { m_window.m_commands.restack(1); });
+    key("/", [this] { m_window.m_rail->focusFind(); });
+    key("T", [this] { m_window.m_timer->toggle(); });
+}
+
+void Menus::refresh() {
+    const auto& history = m_window.m_session.history();
+    const auto label = [](const char* word, const std::string& what) {
+        return what.empty() ? QString(word) : QString(word) + " " + QString::fromStdString(what);
+    };
+    m_undo->setText(label("&Undo", history.undoName()));
+    m_undo->setEnabled(history.canUndo());
+    m_redo->setText(label("&Redo", history.redoName()));
+    m_redo->setEnabled(history.canRedo());
+    m_metric->setChecked(m_window.m_session.quilt().units == measure::System::metric);
+}
+
+void Menus::fillRecent() {
+    m_recent->clear();
+    for (const auto& path : m_window.m_files.recent()) {
+        auto* action = m_recent->addAction(QFileInfo(path).fileName() + "  —  " + QFileInfo(path).path());
+        connect(action, &QAction::triggered, this, [this, path] { m_window.m_files.openFile(path); });
+    }
+    m_recent->setEnabled(!m_recent->isEmpty());
+}
+
+} // namespace up::app

@@ -1,0 +1,79 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/now_panel.hpp"
+
+#include "app/look/names.hpp"
+#include "words/now_words.hpp"
+#include "words/sentences.hpp"
+
+#include <QLabel>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+namespace up::app {
+namespace {
+
+QLabel* label(QWidget* parent, const char* role) {
+    auto* out = new QLabel(parent);
+    out->setProperty("role", role);
+    out->setWordWrap(true);
+    return out;
+}
+
+words::NowWords wordsFor(Session& session) {
+    const auto* block = session.block();
+    if (!block)
+        return {"Add the first block.", "Give it a name and its finished size; then import a drawing.",
+                "New block…", ""};
+    if (treadOf(session.view()))
+        return words::nowWords(session.quilt(), *block, session.next(), session.derived().trace());
+    if (block->trimmed)
+        return {"“" + block->name + "” is finished.", "Choose another block on the wall.", "Look at it", ""};
+    const auto tread = plan::currentTread(*block);
+    return {"Go on with “" + block->name + "”.", words::treadName(tread) + " is its next tread.",
+            "Go to " + words::treadName(tread), ""};
+}
+
+} // namespace
+
+NowPanel::NowPanel(Session& session, QWidget* parent)
+    : QFrame(parent), m_session(session), m_do(label(this, "do")), m_because(label(this, "because")),
+      m_caution(label(this, "caution")), m_button(named(new QPushButton(this), "now")) {
+    setProperty("card", true);
+    auto* title = label(this, "title");
+    title->setText("Now");
+    m_button->setProperty("big", true);
+    auto* column = new QVBoxLayout(this);
+    for (QWidget* part :
+         {static_cast<QWidget*>(title), static_cast<QWidget*>(m_do), static_cast<QWidget*>(m_because),
+          static_cast<QWidget*>(m_button), static_cast<QWidget*>(m_caution)})
+        column->addWidget(part);
+    connect(m_button, &QPushButton::clicked, this, &NowPanel::wanted);
+    connect(&m_session, &Session::changed, this, &NowPanel::refresh);
+    refresh();
+}
+
+void NowPanel::refresh() {
+    const auto words = wordsFor(m_session);
+    m_do->setText(QString::fromStdString(words.doThis));
+    m_because->setText(QString::fromStdString(words.because));
+    m_because->setVisible(!words.because.empty());
+    m_button->setText(QString::fromStdString(words.button));
+    m_caution->setText("⚠ " + QString::fromStdString(words.caution));
+    m_caution->setVisible(!words.caution.empty());
+    fitWords();
+}
+
+/// Lists below give way to the words, never the other way round.
+void NowPanel::fitWords() {
+    const auto margins = contentsMargins() + layout()->contentsMargins();
+    const int room = width() - margins.left() - margins.right();
+    for (auto* part : {m_do, m_because, m_caution})
+        part->setMinimumHeight(part->heightForWidth(room));
+}
+
+void NowPanel::resizeEvent(QResizeEvent* event) {
+    QFrame::resizeEvent(event);
+    fitWords();
+}
+
+} // namespace up::app

@@ -1,0 +1,35 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Now: the next thing to do, in one sentence with its reason, one big button, and the caution that belongs to
+// it.
+#pragma once
+
+#include "app/session/session.hpp"
+
+#include <QFrame>
+
+class QLabel;
+class QPushButton;
+
+namespace up::app {
+
+class NowPanel : public QFrame {
+    Q_OBJECT
+public:
+    explicit NowPanel(Session& session, QWidget* parent = nullptr);
+
+signals:
+    void wanted();
+
+protected:
+    void resizeEvent(QResizeEvent* event) override;
+
+private:
+    void refresh();
+    void fitWords();
+
+    Session& m_session;
+    QLabel *m_do, *m_because, *m_caution;
+    QPushButton* m_button;
+};
+
+} // namespace up::app

@@ -1,0 +1,125 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/piece_card.hpp"
+
+#include "app/look/look.hpp"
+#include "app/look/names.hpp"
+#include "app/views/pieces.hpp"
+#include "words/sentences.hpp"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QGridLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPixmap>
+#include <QPushButton>
+#include <QSignalBlocker>
+
+namespace up::app {
+
+PieceCard::PieceCard(Session& session, Asker& asker, QWidget* parent)
+    : QFrame(parent), m_session(session), m_asker(asker), m_title(new QLabel(this)),
+      m_name(named(new QLineEdit(this), "piece.name")), m_fabric(named(new QComboBox(this), "piece.fabric")),
+      m_runsOff(named(new QCheckBox("Runs off the block", this), "piece.runsOff")),
+      m_step(named(new QPushButton(this), "piece.step")),
+      m_up(named(new QPushButton("Up ]", this), "piece.up")),
+      m_down(named(new QPushButton("Down [", this), "piece.down")),
+      m_ruined(named(new QPushButton("Ruined…", this), "piece.ruined")) {
+    setProperty("card", true);
+    m_title->setProperty("role", "title");
+    m_title->setWordWrap(true);
+    auto* grid = new QGridLayout(this);
+    grid->setSpacing(5);
+    grid->addWidget(m_title, 0, 0, 1, 2);
+    grid->addWidget(m_name, 1, 0, 1, 2);
+    grid->addWidget(m_fabric, 2, 0, 1, 2);
+    grid->addWidget(m_down, 3, 0);
+    grid->addWidget(m_up, 3, 1);
+    grid->addWidget(m_runsOff, 4, 0, 1, 2);
+    grid->addWidget(m_step, 5, 0);
+    grid->addWidget(m_ruined, 5, 1);
+    connect(m_name, &QLineEdit::editingFinished, this, [this] {
+        const auto* piece = m_session.piece();
+        const auto name = m_name->text().trimmed().toStdString();
+        if (piece && !name.empty() && name != piece->name)
+            edited(edit::renamePiece(m_session.quilt(), m_session.blockId(), piece->id, name),
+                   "rename piece");
+    });
+    connect(m_fabric, &QComboBox::activated, this, [this](int row) {
+        if (const auto* piece = m_session.piece())
+            edited(edit::setFabric(m_session.quilt(), m_session.blockId(), piece->id,
+                                   FabricId{m_fabric->itemData(row).toUInt()}),
+                   "change fabric");
+    });
+    connect(m_runsOff, &QCheckBox::clicked, this, [this](bool on) {
+        if (const auto* piece = m_session.piece())
+            edited(edit::setRunsOff(m_session.quilt(), m_session.blockId(), piece->id, on),
+                   "run off the block");
+    });
+    const auto restack = [this](int by) {
+        if (const auto* piece = m_session.piece())
+            edited(edit::restack(m_session.quilt(), m_session.blockId(), piece->id, by), "restack");
+    };
+    connect(m_up, &QPushButton::clicked, this, [restack] { restack(1); });
+    connect(m_down, &QPushButton::clicked, this, [restack] { restack(-1); });
+    connect(m_step, &QPushButton::clicked, this, [this] {
+        const auto* piece = m_session.piece();
+        const auto next = piece ? quilt::nextStep(piece->work, piece->hasMarks()) : std::nullopt;
+        if (next) emit stepWanted(piece->id.value, *next);
+    });
+    connect(m_ruined, &QPushButton::clicked, this, &PieceCard::ruin);
+    connect(&m_session, &Session::changed, this, &PieceCard::refresh);
+    refresh();
+}
+
+void PieceCard::edited(edit::Edited next, const QString& what) {
+    m_session.apply(std::move(next), what);
+}
+
+void PieceCard::ruin() {
+    const auto* piece = m_session.piece();
+    if (!piece) return;
+    const PieceId id = piece->id;
+    const auto why = m_asker.choice("Ruined", "What happened to " + QString::fromStdString(piece->name) + "?",
+                                    {"bonded to the right side", "traced without reversing",
+                                     "heated too long", "cut wrong", "lost", "stripes ran the wrong way"});
+    if (why)
+        edited(edit::ruin(m_session.quilt(), m_session.blockId(), id, why->toStdString(), m_session.now()),
+               "ruined piece");
+}
+
+void PieceCard::refresh() {
+    const auto* piece = m_session.piece();
+    for (QWidget* part :
+         {static_cast<QWidget*>(m_name), static_cast<QWidget*>(m_fabric), static_cast<QWidget*>(m_runsOff),
+          static_cast<QWidget*>(m_step), static_cast<QWidget*>(m_up), static_cast<QWidget*>(m_down),
+          static_cast<QWidget*>(m_ruined)})
+        part->setVisible(piece != nullptr);
+    if (!piece) {
+        m_title->setText(m_session.block() && !m_session.block()->pieces.empty()
+                             ? "Click a piece to change it."
+                             : "No piece chosen.");
+        return;
+    }
+    const QSignalBlocker quietName(m_name), quietFabric(m_fabric), quietRuns(m_runsOff);
+    m_title->setText(QString("Piece %1: %2")
+                         .arg(plan::numberOf(*m_session.block(), piece->id))
+                         .arg(QString::fromStdString(sizeOf(m_session.quilt(), boundsOf(*piece->outline)))));
+    m_title->setToolTip(QString::fromStdString(words::state(piece->work.step)));
+    if (!m_name->hasFocus() || m_name->text().isEmpty() || !m_name->isModified())
+        m_name->setText(QString::fromStdString(piece->name));
+    m_fabric->clear();
+    for (const auto& fabric : m_session.quilt().fabrics) {
+        QPixmap swatch(16, 16);
+        swatch.fill(look::q(fabric.colour));
+        m_fabric->addItem(swatch, QString::fromStdString(fabric.name), fabric.id.value);
+    }
+    m_fabric->setCurrentIndex(m_fabric->findData(piece->fabric.value));
+    m_runsOff->setChecked(piece->runsOff);
+    const auto next = quilt::nextStep(piece->work, piece->hasMarks());
+    m_step->setEnabled(next.has_value());
+    m_step->setText(next ? QString::fromStdString(words::toDo(*next)) : "Done");
+    m_ruined->setEnabled(piece->work.step != quilt::Step::toTrace);
+}
+
+} // namespace up::app

@@ -1,0 +1,180 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/rail.hpp"
+
+#include "app/canvas/painter.hpp"
+#include "app/look/look.hpp"
+#include "app/look/names.hpp"
+#include "app/views/pieces.hpp"
+#include "core/sheet/sheet.hpp"
+#include "words/sentences.hpp"
+
+#include <QComboBox>
+#include <QPainter>
+#include <QStyledItemDelegate>
+#include <QVBoxLayout>
+
+namespace up::app {
+namespace {
+
+constexpr int idRole = Qt::UserRole, numberRole = Qt::UserRole + 1, colourRole = Qt::UserRole + 2,
+              stateRole = Qt::UserRole + 3, doneRole = Qt::UserRole + 4, pathRole = Qt::UserRole + 5;
+
+class PieceDelegate : public QStyledItemDelegate {
+public:
+    explicit PieceDelegate(QObject* parent) : QStyledItemDelegate(parent) {}
+    [[nodiscard]] QSize sizeHint(const QStyleOptionViewItem&, const QModelIndex&) const override {
+        return {200, 46};
+    }
+
+    void paint(QPainter* painter, const QStyleOptionViewItem& option,
+               const QModelIndex& index) const override {
+        const QRectF r = option.rect;
+        painter->save();
+        painter->setRenderHint(QPainter::Antialiasing);
+        if (option.state & QStyle::State_Selected) {
+            painter->fillRect(r, QColor(0xEF, 0xE3, 0xCC));
+            painter->fillRect(QRectF(r.left(), r.top(), 4, r.height()), look::q(look::brass));
+        }
+        const QColor cloth = index.data(colourRole).value<QColor>();
+        paintShape(*painter, r, index.data(pathRole).value<QPainterPath>(), cloth);
+        paintWords(*painter, r, index);
+        painter->restore();
+    }
+
+private:
+    static void paintShape(QPainter& painter, const QRectF& r, const QPainterPath& path,
+                           const QColor& cloth) {
+        const QRectF place(r.left() + 38, r.top() + 6, 40, r.height() - 12), box = path.boundingRect();
+        const double by = std::min(place.width() / std::max(box.width(), 0.1),
+                                   place.height() / std::max(box.height(), 0.1));
+        QTransform fit;
+        fit.translate(place.center().x(), place.center().y());
+        fit.scale(by, by);
+        fit.translate(-box.center().x(), -box.center().y());
+        painter.setPen(QPen(look::q(look::slate), 1));
+        painter.setBrush(cloth);
+        painter.drawPath(fit.map(path));
+    }
+
+    static void paintWords(QPainter& painter, const QRectF& r, const QModelIndex& index) {
+        QFont font = painter.font();
+        font.setPixelSize(15);
+        font.setBold(true);
+        painter.setFont(font);
+        painter.setPen(look::q(look::ink));
+        painter.drawText(QRectF(r.left() + 6, r.top(), 28, r.height()), Qt::AlignCenter,
+                         index.data(numberRole).toString());
+        const QRectF words(r.left() + 86, r.top() + 3, r.width() - 92, 20);
+        font.setBold(false);
+        painter.setFont(font);
+        painter.drawText(words, Qt::AlignLeft | Qt::AlignVCenter,
+                         painter.fontMetrics().elidedText(index.data(Qt::DisplayRole).toString(),
+                                                          Qt::ElideRight, static_cast<int>(words.width())));
+        font.setPixelSize(13);
+        painter.setFont(font);
+        painter.setPen(look::q(look::slate));
+        painter.drawText(words.translated(0, 18), Qt::AlignLeft | Qt::AlignVCenter,
+                         index.data(stateRole).toString());
+        const double share = index.data(doneRole).toDouble();
+        const QRectF bar(words.left(), r.bottom() - 6, words.width(), 3);
+        painter.fillRect(bar, look::q(look::line));
+        painter.fillRect(QRectF(bar.left(), bar.top(), bar.width() * share, bar.height()),
+                         look::q(share >= 1 ? look::moss : look::brass));
+    }
+};
+
+} // namespace
+
+Rail::Rail(Session& session, QWidget* parent)
+    : QWidget(parent), m_session(session), m_block(named(new QComboBox(this), "block")),
+      m_find(named(new QLineEdit(this), "find")), m_list(named(new QListWidget(this), "rail")) {
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->addWidget(m_block);
+    column->addWidget(m_find);
+    column->addWidget(m_list);
+    m_find->setPlaceholderText("Find a piece  /");
+    m_find->setClearButtonEnabled(true);
+    m_list->setItemDelegate(new PieceDelegate(m_list));
+    m_list->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
+    QFont bold = m_block->font();
+    bold.setBold(true);
+    m_block->setFont(bold);
+    connect(m_block, &QComboBox::activated, this,
+            [this](int i) { m_session.chooseBlock(BlockId{m_block->itemData(i).toUInt()}); });
+    connect(m_find, &QLineEdit::textChanged, this, &Rail::filter);
+    connect(m_find, &QLineEdit::returnPressed, this, [this] { m_list->setFocus(); });
+    connect(m_list, &QListWidget::currentItemChanged, this, [this](const QListWidgetItem* item) {
+        if (item && !m_filling) m_session.choosePiece(PieceId{item->data(idRole).toUInt()});
+    });
+    connect(&m_session, &Session::changed, this, &Rail::refresh);
+    fill();
+}
+
+void Rail::focusFind() {
+    m_find->setFocus(Qt::ShortcutFocusReason);
+    m_find->selectAll();
+}
+
+void Rail::refresh(Change change) {
+    if (change == Change::quilt) fill();
+    if (change == Change::place) mark();
+}
+
+void Rail::fill() {
+    m_filling = true;
+    m_list->clear();
+    m_block->clear();
+    for (const auto& block : m_session.quilt().blocks)
+        m_block->addItem(QString::fromStdString(block.name), block.id.value);
+    m_block->setCurrentIndex(m_block->findData(m_session.blockId().value));
+    m_block->setVisible(m_block->count() > 0);
+    if (const auto* block = m_session.block()) {
+        for (std::size_t i = block->pieces.size(); i-- > 0;) {
+            const auto& piece = block->pieces[i];
+            auto* item = new QListWidgetItem(QString::fromStdString(piece.name), m_list);
+            item->setData(idRole, piece.id.value);
+            item->setData(numberRole, QString::number(i + 1));
+            item->setData(colourRole, look::q(colourOf(m_session.quilt(), piece.fabric)));
+            item->setData(stateRole, QString::fromStdString(words::state(piece.work.step)));
+            item->setData(doneRole,
+                          static_cast<double>(piece.work.step) / static_cast<double>(quilt::Step::stitched));
+            item->setData(pathRole, QVariant::fromValue(pathOf(sheet::contoursOf(*piece.outline))));
+            item->setData(Qt::AccessibleTextRole,
+                          QString("%1 %2, %3, %4")
+                              .arg(i + 1)
+                              .arg(QString::fromStdString(piece.name),
+                                   QString::fromStdString(fabricNameOf(m_session.quilt(), piece.fabric)),
+                                   QString::fromStdString(words::state(piece.work.step))));
+        }
+    }
+    m_filling = false;
+    mark();
+    filter(m_find->text());
+}
+
+void Rail::mark() {
+    m_filling = true;
+    const auto* piece = m_session.piece();
+    m_list->setCurrentItem(nullptr);
+    for (int i = 0; piece && i < m_list->count(); ++i)
+        if (m_list->item(i)->data(idRole).toUInt() == piece->id.value) m_list->setCurrentRow(i);
+    m_filling = false;
+}
+
+void Rail::filter(const QString& text) {
+    const auto* block = m_session.block();
+    for (int i = 0; i < m_list->count(); ++i) {
+        auto* item = m_list->item(i);
+        const auto* piece =
+            block ? quilt::find(block->pieces, PieceId{item->data(idRole).toUInt()}) : nullptr;
+        const QString fabric =
+            piece ? QString::fromStdString(fabricNameOf(m_session.quilt(), piece->fabric)) : QString();
+        const bool hit = text.isEmpty() || item->text().contains(text, Qt::CaseInsensitive) ||
+                         fabric.contains(text, Qt::CaseInsensitive) ||
+                         item->data(numberRole).toString() == text;
+        item->setHidden(!hit);
+    }
+}
+
+} // namespace up::app

@@ -1,0 +1,33 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The piece rail: every piece, lowest at the bottom, with number flag, shape, swatch and progress.
+#pragma once
+
+#include "app/session/session.hpp"
+
+#include <QLineEdit>
+#include <QListWidget>
+
+class QComboBox;
+
+namespace up::app {
+
+class Rail : public QWidget {
+    Q_OBJECT
+public:
+    explicit Rail(Session& session, QWidget* parent = nullptr);
+    void focusFind();
+
+private:
+    void refresh(Change change);
+    void fill();
+    void mark();
+    void filter(const QString& text);
+
+    Session& m_session;
+    QComboBox* m_block;
+    QLineEdit* m_find;
+    QListWidget* m_list;
+    bool m_filling = false;
+};
+
+} // namespace up::app

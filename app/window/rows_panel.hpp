@@ -1,0 +1,28 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The plan of the present step as a list: to press, to lay, to stitch.
+#pragma once
+
+#include "app/views/view.hpp"
+
+#include <QFrame>
+
+class QLabel;
+class QListWidget;
+
+namespace up::app {
+
+class RowsPanel : public QFrame {
+    Q_OBJECT
+public:
+    explicit RowsPanel(QWidget* parent = nullptr);
+    void show(const Rows& rows);
+
+signals:
+    void chosen(std::uint32_t tag);
+
+private:
+    QLabel* m_title;
+    QListWidget* m_list;
+};
+
+} // namespace up::app

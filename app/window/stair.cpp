@@ -1,0 +1,121 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/stair.hpp"
+
+#include "app/look/look.hpp"
+
+#include <QHelpEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QToolTip>
+
+namespace up::app {
+namespace {
+
+constexpr int stairHeight = 86, rise = 5, lowest = 40;
+
+QString leftWords(const plan::TreadCount& count, bool empty) {
+    if (empty || count.of == 0) return "–";
+    if (count.left() == 0) return "✓ done";
+    return QString::number(count.left()) + " left";
+}
+
+} // namespace
+
+Stair::Stair(Session& session, QWidget* parent) : QWidget(parent), m_session(session) {
+    setFixedHeight(stairHeight);
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    connect(&session, &Session::changed, this, qOverload<>(&QWidget::update));
+}
+
+QRect Stair::placeOf(View view) const {
+    const int room = width() - 16, side = room / 10, tread = (room - 2 * side) / 8;
+    const auto tall = [](int step) { return lowest + step * rise; };
+    if (view == View::landing) return {8, stairHeight - lowest + rise, side - 4, lowest - rise - 1};
+    if (view == View::stash || view == View::logbook) {
+        const int half = (stairHeight - 14) / 2;
+        return {8 + side + 8 * tread + 6, view == View::stash ? 6 : 8 + half, side - 6, half};
+    }
+    const int i = static_cast<int>(*treadOf(view));
+    return {8 + side + i * tread, stairHeight - 1 - tall(i), tread - 3, tall(i)};
+}
+
+void Stair::paintTread(QPainter& painter, View view) const {
+    const QRect place = placeOf(view);
+    const bool here = m_session.view() == view;
+    const auto tread = treadOf(view);
+    const auto* block = m_session.block();
+    const auto count = tread && block ? plan::countOf(*block, *tread) : plan::TreadCount{};
+    const bool empty = !block || block->pieces.empty();
+    painter.setPen(QPen(look::q(here ? look::ink : look::line), here ? 2.5 : 1));
+    painter.setBrush(look::q(look::panel));
+    painter.drawRoundedRect(QRectF(place).adjusted(1, 1, -1, -1), 4, 4);
+    if (tread && count.of > 0 && !empty) {
+        const double full = static_cast<double>(count.done) / count.of;
+        QRectF bar(place.left() + 4, place.bottom() - 8, place.width() - 8, 5);
+        painter.fillRect(bar, look::q(look::line));
+        bar.setWidth(bar.width() * full);
+        painter.fillRect(bar, look::q(full >= 1 ? look::moss : look::brass));
+    }
+    QFont font = painter.font();
+    font.setPixelSize(16);
+    font.setBold(true);
+    painter.setFont(font);
+    painter.setPen(look::q(look::ink));
+    if (!tread) {
+        painter.drawText(place, Qt::AlignCenter, nameOf(view));
+        return;
+    }
+    const QRect words = place.adjusted(9, 3, -6, -9);
+    const int line = words.top() + 1;
+    painter.drawText(QRect(words.left(), line, words.width(), 19), Qt::AlignLeft | Qt::AlignVCenter,
+                     nameOf(view));
+    font.setPixelSize(13);
+    font.setBold(false);
+    painter.setFont(font);
+    const bool done = !empty && count.left() == 0;
+    painter.setPen(look::q(done ? look::moss : look::slate));
+    painter.drawText(QRect(words.left(), line, words.width(), 19), Qt::AlignRight | Qt::AlignVCenter,
+                     leftWords(count, empty));
+    if (here) {
+        painter.setPen(Qt::NoPen);
+        painter.setBrush(look::q(look::brass));
+        painter.drawRect(QRectF(place.left() + 2, place.top() + 1, place.width() - 4, 4));
+    }
+}
+
+void Stair::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.fillRect(rect(), look::q(look::plaster));
+    for (const View view : allViews)
+        paintTread(painter, view);
+}
+
+std::optional<View> Stair::viewAt(QPoint at) const {
+    for (const View view : allViews)
+        if (placeOf(view).contains(at)) return view;
+    return std::nullopt;
+}
+
+void Stair::mousePressEvent(QMouseEvent* event) {
+    if (const auto view = viewAt(event->position().toPoint())) m_session.goTo(*view);
+}
+
+bool Stair::event(QEvent* event) {
+    if (event->type() != QEvent::ToolTip) return QWidget::event(event);
+    const auto* help = static_cast<QHelpEvent*>(event);
+    const auto view = viewAt(help->pos());
+    if (!view) return true;
+    QString words = nameOf(*view);
+    if (const auto tread = treadOf(*view)) {
+        words += " (key " + QString::number(static_cast<int>(*tread) + 1) + ")";
+        if (const auto* block = m_session.block(); block && !block->pieces.empty()) {
+            const auto count = plan::countOf(*block, *tread);
+            words += QString(": %1 of %2 done").arg(count.done).arg(count.of);
+        }
+    }
+    QToolTip::showText(help->globalPos(), words, this);
+    return true;
+}
+
+} // namespace up::app

@@ -1,0 +1,174 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/tool_row.hpp"
+
+#include "app/look/look.hpp"
+#include "app/look/names.hpp"
+#include "core/measure/say.hpp"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
+#include <algorithm>
+
+namespace up::app {
+
+ToolRow::ToolRow(Session& session, LayoutJob& layout, QWidget* parent)
+    : QWidget(parent), m_session(session), m_layout(layout) {
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(0, 0, 0, 0);
+    auto* fresh = on({View::landing}, named(new QPushButton("New block…", this), "block.new"));
+    row->addWidget(fresh);
+    connect(fresh, &QPushButton::clicked, this, [this] { emit wished(Wish::newBlock); });
+    buildDraw(*row);
+    buildTrace(*row);
+    buildLay(*row);
+    row->addStretch();
+    connect(&m_session, &Session::changed, this, &ToolRow::refresh);
+    connect(&m_layout, &LayoutJob::runningChanged, this, &ToolRow::refresh);
+    refresh();
+}
+
+template<class Widget> Widget* ToolRow::on(std::initializer_list<View> views, Widget* widget) {
+    m_shown.emplace_back(widget, views);
+    return widget;
+}
+
+void ToolRow::buildDraw(QHBoxLayout& row) {
+    auto* import = on({View::draw}, named(new QPushButton("Import…", this), "draw.import"));
+    auto* sizeName = on({View::draw}, new QLabel("Finished", this));
+    m_size = on({View::draw}, named(new QLineEdit(this), "draw.size"));
+    m_size->setMaximumWidth(110);
+    m_reversed = on({View::draw}, named(new QCheckBox("Came reversed", this), "draw.reversed"));
+    m_templates = on({View::draw}, named(new QPushButton("Every template", this), "draw.templates"));
+    m_templates->setCheckable(true);
+    for (QWidget* part :
+         {static_cast<QWidget*>(import), static_cast<QWidget*>(sizeName), static_cast<QWidget*>(m_size),
+          static_cast<QWidget*>(m_reversed), static_cast<QWidget*>(m_templates)})
+        row.addWidget(part);
+    connect(import, &QPushButton::clicked, this, [this] { emit wished(Wish::import); });
+    connect(m_size, &QLineEdit::editingFinished, this, &ToolRow::readSize);
+    connect(m_reversed, &QCheckBox::clicked, this, [this](bool on) {
+        m_session.apply(edit::setGivenReversed(m_session.quilt(), m_session.blockId(), on),
+                        on ? "drawing came reversed" : "drawing as seen");
+        refresh();
+    });
+    connect(m_templates, &QPushButton::clicked, this, [this](bool on) { m_session.showTemplates(on); });
+}
+
+void ToolRow::buildTrace(QHBoxLayout& row) {
+    m_web = on({View::trace}, named(new QComboBox(this), "trace.web"));
+    m_layOut = on({View::trace}, named(new QPushButton(this), "trace.layout"));
+    auto* pages = on({View::trace}, named(new QPushButton("Tracing pages…", this), "trace.pages"));
+    auto* cut = on({View::cut}, named(new QPushButton("Cut file…", this), "cut.file"));
+    row.addWidget(m_web);
+    row.addWidget(m_layOut);
+    row.addWidget(pages);
+    row.addWidget(cut);
+    connect(m_web, &QComboBox::activated, this, [this](int i) {
+        m_session.apply(
+            edit::setWeb(m_session.quilt(), m_session.blockId(), WebId{m_web->itemData(i).toUInt()}),
+            "choose web");
+        refresh();
+    });
+    connect(m_layOut, &QPushButton::clicked, this, &ToolRow::startOrStopLayout);
+    connect(pages, &QPushButton::clicked, this, [this] { emit wished(Wish::tracingPages); });
+    connect(cut, &QPushButton::clicked, this, [this] { emit wished(Wish::cutFile); });
+}
+
+void ToolRow::buildLay(QHBoxLayout& row) {
+    m_background = on({View::lay}, named(new QComboBox(this), "lay.background"));
+    auto* left = on({View::lay}, named(new QPushButton("⟲ 5°", this), "lay.left"));
+    auto* right = on({View::lay}, named(new QPushButton("⟳ 5°", this), "lay.right"));
+    auto* sheet = on({View::lay}, named(new QPushButton("Placement sheet…", this), "lay.sheet"));
+    m_paper = on({View::trace, View::lay}, named(new QComboBox(this), "paper"));
+    m_paper->addItems({"Letter", "A4"});
+    for (QWidget* part :
+         {static_cast<QWidget*>(m_background), static_cast<QWidget*>(left), static_cast<QWidget*>(right),
+          static_cast<QWidget*>(sheet), static_cast<QWidget*>(m_paper)})
+        row.addWidget(part);
+    connect(m_background, &QComboBox::activated, this, [this](int i) {
+        m_session.apply(edit::setBackground(m_session.quilt(), m_session.blockId(),
+                                            FabricId{m_background->itemData(i).toUInt()}),
+                        "choose background");
+    });
+    connect(left, &QPushButton::clicked, this, [this] { turn(-5); });
+    connect(right, &QPushButton::clicked, this, [this] { turn(5); });
+    connect(sheet, &QPushButton::clicked, this, [this] { emit wished(Wish::placementSheet); });
+}
+
+void ToolRow::turn(double degrees) {
+    if (const auto* piece = m_session.piece())
+        m_session.apply(edit::turnPiece(m_session.quilt(), m_session.blockId(), piece->id,
+                                        measure::Angle::ofDegrees(degrees)),
+                        "turn");
+}
+
+bool ToolRow::wantsA4() const {
+    return m_paper->currentText() == "A4";
+}
+
+void ToolRow::startOrStopLayout() {
+    if (m_layout.isRunning())
+        m_layout.stop();
+    else
+        m_layout.start({});
+}
+
+/// "9", "9 1/2", "9 x 12", "24cm".
+void ToolRow::readSize() {
+    const auto* block = m_session.block();
+    if (!block || !m_size->isModified()) return;
+    m_size->setModified(false);
+    const auto size = measure::readSize(m_size->text().toStdString(), m_session.quilt().units);
+    if (!size)
+        m_session.complain(size.error());
+    else
+        m_session.apply(edit::resizeBlock(m_session.quilt(), block->id, size->width, size->height),
+                        "set the size");
+    refresh();
+}
+
+void ToolRow::fillChoices() {
+    const auto& quilt = m_session.quilt();
+    const auto* block = m_session.block();
+    const auto fill = [](QComboBox& box, const auto& items, std::uint32_t chosen, bool colours) {
+        box.clear();
+        for (const auto& item : items) {
+            box.addItem(QString::fromStdString(item.name), item.id.value);
+            if constexpr (requires { item.colour; }) {
+                QPixmap swatch(16, 16);
+                swatch.fill(look::q(item.colour));
+                if (colours) box.setItemIcon(box.count() - 1, swatch);
+            }
+        }
+        box.setCurrentIndex(box.findData(chosen));
+    };
+    fill(*m_web, quilt.webs, block ? block->web.value : 0, false);
+    fill(*m_background, quilt.fabrics, block ? block->background.value : 0, true);
+    if (m_background->currentIndex() < 0) m_background->setPlaceholderText("Background…");
+}
+
+void ToolRow::refresh() {
+    fillChoices();
+    const auto* block = m_session.block();
+    for (const auto& [widget, views] : m_shown) {
+        const bool wanted = std::find(views.begin(), views.end(), m_session.view()) != views.end();
+        widget->setVisible(wanted && (block || widget->objectName() == "block.new"));
+    }
+    m_layOut->setText(m_layout.isRunning()              ? "Stop"
+                      : block && !block->layout.empty() ? "Lay out again"
+                                                        : "Lay out");
+    if (!block) return;
+    if (!m_size->isModified() || !m_size->hasFocus())
+        m_size->setText(block->width == block->height
+                            ? QString::fromStdString(measure::say(block->width, m_session.quilt().units))
+                            : QString::fromStdString(
+                                  measure::saySize(block->width, block->height, m_session.quilt().units)));
+    m_reversed->setChecked(block->givenReversed);
+    m_templates->setChecked(m_session.showsTemplates());
+}
+
+} // namespace up::app

@@ -1,0 +1,51 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The row above the mat: the few controls of the present tread.
+#pragma once
+
+#include "app/session/layout_job.hpp"
+#include "app/session/session.hpp"
+
+#include <QWidget>
+
+class QCheckBox;
+class QComboBox;
+class QHBoxLayout;
+class QLineEdit;
+class QPushButton;
+
+namespace up::app {
+
+/// What the row asks the window to do.
+enum class Wish { newBlock, import, tracingPages, placementSheet, cutFile };
+
+class ToolRow : public QWidget {
+    Q_OBJECT
+public:
+    ToolRow(Session& session, LayoutJob& layout, QWidget* parent = nullptr);
+    /// "letter" or "a4", for printed sheets.
+    [[nodiscard]] bool wantsA4() const;
+    void startOrStopLayout();
+
+signals:
+    void wished(up::app::Wish wish);
+
+private:
+    template<class Widget> Widget* on(std::initializer_list<View> views, Widget* widget);
+    void buildDraw(QHBoxLayout& row);
+    void buildTrace(QHBoxLayout& row);
+    void buildLay(QHBoxLayout& row);
+    void refresh();
+    void fillChoices();
+    void readSize();
+    void turn(double degrees);
+
+    Session& m_session;
+    LayoutJob& m_layout;
+    std::vector<std::pair<QWidget*, std::vector<View>>> m_shown;
+    QComboBox *m_web = nullptr, *m_paper = nullptr, *m_background = nullptr;
+    QLineEdit* m_size = nullptr;
+    QCheckBox* m_reversed = nullptr;
+    QPushButton *m_templates = nullptr, *m_layOut = nullptr;
+};
+
+} // namespace up::app

@@ -1,0 +1,79 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The window: stair, rail, mat, Now, plan and Checks, put together.
+#pragma once
+
+#include "app/session/autosave.hpp"
+#include "app/session/layout_job.hpp"
+#include "app/window/commands.hpp"
+#include "app/window/files.hpp"
+
+#include <QMainWindow>
+
+class QLabel;
+class QListWidget;
+
+namespace up::app {
+
+class Mat;
+class PressTimer;
+class Rail;
+class RowsPanel;
+class ToolRow;
+
+struct WindowOptions {
+    QString folder;                      ///< the user's data folder
+    QString sample;                      ///< the sample quilt's file
+    std::function<std::int64_t()> clock; ///< seconds since 1970 UTC
+    Asker* asker = nullptr;              ///< none: dialogs
+    int autosaveDelay = 5000;            ///< ms from a change to its recovery copy
+};
+
+class Window : public QMainWindow {
+    Q_OBJECT
+public:
+    explicit Window(WindowOptions options);
+    ~Window() override;
+
+    [[nodiscard]] Session& session() { return m_session; }
+    [[nodiscard]] Files& files() { return m_files; }
+    [[nodiscard]] Commands& commands() { return m_commands; }
+    [[nodiscard]] LayoutJob& layoutJob() { return m_layout; }
+    [[nodiscard]] Autosave& autosave() { return m_autosave; }
+    [[nodiscard]] Mat& mat() { return *m_mat; }
+    void openSample();
+
+protected:
+    void closeEvent(QCloseEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
+private:
+    friend class Menus;
+    QWidget* buildMiddle();
+    QWidget* buildLeft();
+    QWidget* buildRight();
+    void connectMat();
+    void refresh(Change change);
+    void fillLog();
+    void move(double right, double down, const std::string& key);
+    void fulfil(int wish);
+    void say(const QString& sentence, bool bad);
+    void showTitle();
+
+    std::unique_ptr<Asker> m_ownAsker;
+    Asker& m_asker;
+    QString m_sample;
+    Session m_session;
+    LayoutJob m_layout;
+    Commands m_commands;
+    Files m_files;
+    Autosave m_autosave;
+    Mat* m_mat = nullptr;
+    Rail* m_rail = nullptr;
+    ToolRow* m_tools = nullptr;
+    RowsPanel* m_rows = nullptr;
+    PressTimer* m_timer = nullptr;
+    QListWidget* m_log = nullptr;
+    QLabel* m_says = nullptr;
+};
+
+} // namespace up::app
