@@ -40,8 +40,10 @@ int takePicture(QApplication& application, Window& window, const QCommandLinePar
     window.session().showTemplates(words.isSet("templates"));
     if (words.isSet("turned")) window.session().turnOver();
     window.show();
-    for (int i = 0; i < 5; ++i)
+    do
         application.processEvents();
+    while (window.checker().isBusy());
+    application.processEvents();
     if (!window.grab().save(words.value("picture")))
         return complain(words.value("picture") + " cannot be written. Choose another file ending in .png.");
     return 0;

@@ -8,6 +8,7 @@
 #include "intake/svg/svg.hpp"
 
 #include <algorithm>
+#include <set>
 
 namespace up::demo {
 namespace {
@@ -84,16 +85,32 @@ FabricId fabricNamed(const Quilt& quilt, const std::string& name) {
     return it == quilt.fabrics.end() ? FabricId{} : it->id;
 }
 
+/// Pieces that the sample's last step leaves out: whole chunks while chunks are pressed together, later the
+/// upper half.
+std::set<PieceId> leftOut(const quilt::Block& block, const Sample& sample) {
+    std::set<PieceId> out;
+    if (!sample.halfway) return out;
+    if (sample.upTo <= Step::bonded) {
+        const auto chunks = plan::planTrace(block).chunks;
+        for (std::size_t i = chunks.size() / 2; i < chunks.size(); ++i)
+            out.insert(chunks[i].pieces.begin(), chunks[i].pieces.end());
+    } else {
+        for (std::size_t i = (block.pieces.size() + 1) / 2; i < block.pieces.size(); ++i)
+            out.insert(block.pieces[i].id);
+    }
+    return out;
+}
+
 /// Every step up to the sample's, a quarter of an hour apart from seven in the evening.
 Result<Quilt> worked(Quilt quilt, BlockId id, const Sample& sample, std::int64_t time) {
+    const auto skipped = leftOut(*find(quilt.blocks, id), sample);
     for (const Step step : quilt::allSteps) {
         if (step == Step::toTrace || step > sample.upTo) continue;
         std::vector<PieceId> pieces;
-        const auto& block = *find(quilt.blocks, id);
-        for (std::size_t i = 0; i < block.pieces.size(); ++i) {
-            const bool skipped = sample.halfway && step == sample.upTo && i >= (block.pieces.size() + 1) / 2;
-            const bool unmarked = step == Step::marked && !block.pieces[i].hasMarks();
-            if (!skipped && !unmarked) pieces.push_back(block.pieces[i].id);
+        for (const auto& piece : find(quilt.blocks, id)->pieces) {
+            const bool waits = step == sample.upTo && skipped.contains(piece.id);
+            const bool unmarked = step == Step::marked && !piece.hasMarks();
+            if (!waits && !unmarked) pieces.push_back(piece.id);
         }
         time += 900;
         if (pieces.empty()) continue;

@@ -51,6 +51,7 @@ void Mat::show(Scene scene) {
 void Mat::fit() {
     m_zoom = 1;
     m_pan = {};
+    m_scroll = 0;
     arrange();
     update();
 }
@@ -79,6 +80,9 @@ void Mat::arrange() {
     zoom.scale(m_zoom, m_zoom);
     zoom.translate(-middle.x(), -middle.y());
     const auto shelves = shelvesFor(m_scene, room);
+    m_beyond = std::max(0.0, shelves.back().whole.bottom() - room.bottom());
+    m_scroll = std::clamp(m_scroll, 0.0, m_beyond);
+    zoom.translate(0, -m_scroll);
     for (std::size_t i = 0; i < shelves.size(); ++i) {
         const auto& box = m_scene.panels[i].box;
         QTransform page;
@@ -102,6 +106,12 @@ void Mat::paintEvent(QPaintEvent*) {
     }
     for (std::size_t i = 0; i < m_cells.size(); ++i)
         paintPanel(painter, m_scene.panels[i], m_cells[i]);
+    if (m_scene.badges == Badges::pair) {
+        painter.fillRect(QRectF(0, 0, width(), badgeHeight + 10),
+                         look::q(look::mat)); // over what is scrolled beneath
+        paintBadge(painter, Side::front, {border, 12});
+        paintBadge(painter, Side::paper, {border + 180, 12});
+    }
     if (m_scene.badges == Badges::one) paintBadge(painter, m_scene.panels.front().side, {border, 12});
 }
 
@@ -216,7 +226,14 @@ void Mat::mouseReleaseEvent(QMouseEvent*) {
 }
 
 void Mat::wheelEvent(QWheelEvent* event) {
-    if (event->angleDelta().y() != 0) zoomBy(event->angleDelta().y() > 0 ? 1.15 : 1 / 1.15);
+    const double turned = event->angleDelta().y();
+    if (m_beyond > 0 && !event->modifiers().testFlag(Qt::ControlModifier)) {
+        m_scroll -= turned / 2;
+        arrange();
+        update();
+    } else if (turned != 0) {
+        zoomBy(turned > 0 ? 1.15 : 1 / 1.15);
+    }
 }
 
 void Mat::keyPressEvent(QKeyEvent* event) {

@@ -57,6 +57,7 @@ private:
     std::vector<Cell> m_cells;
     double m_zoom = 1;
     QPointF m_pan;
+    double m_beyond = 0, m_scroll = 0; ///< pixels of rows below the mat, and how far they are scrolled up
     std::uint32_t m_held = 0;
     std::size_t m_heldPanel = 0;
     QPointF m_last;

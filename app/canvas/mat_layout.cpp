@@ -28,7 +28,7 @@ Columns bestColumns(const Scene& scene, const QRectF& room) {
     for (int columns = 1; columns <= n; ++columns) {
         const int rows = (n + columns - 1) / columns;
         const double width = (room.width() - gap * (columns - 1)) / columns,
-                     height = (room.height() - gap * (rows - 1)) / rows;
+                     height = std::max(scene.leastHeight, (room.height() - gap * (rows - 1)) / rows);
         if (columns > 1 && width < narrowest) break;
         double least = 1e9, sum = 0;
         for (const auto& panel : scene.panels) {
@@ -48,7 +48,7 @@ std::vector<Shelf> shelvesFor(const Scene& scene, const QRectF& room) {
     const int columns = bestColumns(scene, room).count, n = static_cast<int>(scene.panels.size());
     const int rows = std::max(1, (n + columns - 1) / columns);
     const double width = (room.width() - gap * (columns - 1)) / columns,
-                 height = (room.height() - gap * (rows - 1)) / rows;
+                 height = std::max(scene.leastHeight, (room.height() - gap * (rows - 1)) / rows);
     double least = 1e9;
     for (const auto& panel : scene.panels)
         least = std::min(least, scaleIn(panel, width, height));

@@ -29,15 +29,16 @@ struct Panel {
     bool hasStair = false;
 };
 
-/// How the side is told: one badge for all panels that show the same, one above each, or an arrow in each
-/// caption.
-enum class Badges : std::uint8_t { one, each, arrows };
+/// How the side is told: one badge for all panels that show the same; one above each; an arrow in each
+/// caption; or both sides in every panel, the front on the left.
+enum class Badges : std::uint8_t { one, each, arrows, pair };
 
 struct Scene {
     std::vector<Panel> panels;
     bool sameScale = true; ///< panels are true to each other
     Badges badges = Badges::one;
     int columns = 0;        ///< 0: as many as make the drawings largest
+    double leastHeight = 0; ///< of a row, pixels; the mat scrolls when rows need more than it has
     bool draggable = false; ///< pieces may be moved
     std::string empty;      ///< what to do first, when there is no panel
 };

@@ -1,13 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/session/derived.hpp"
 
-#include "core/plan/check_plan.hpp"
-
 namespace up::app {
 
-void Derived::reset(const quilt::Quilt& quilt, const quilt::Block* block) {
+void Derived::reset(const quilt::Block* block) {
     *this = {};
-    m_quilt = &quilt;
     m_block = block;
 }
 
@@ -24,12 +21,6 @@ const plan::TracePlan& Derived::trace() {
 const plan::StitchPlan& Derived::stitch() {
     if (!m_stitch) m_stitch = m_block ? plan::planStitching(*m_block, block()) : plan::StitchPlan{};
     return *m_stitch;
-}
-
-const std::vector<check::Finding>& Derived::findings() {
-    if (!m_findings)
-        m_findings = m_block ? plan::checkBlock(*m_quilt, *m_block, block()) : std::vector<check::Finding>{};
-    return *m_findings;
 }
 
 const std::vector<shape::Deepest>& Derived::spots() {

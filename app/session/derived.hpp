@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// What the current block means: plans and findings, worked out once per quilt and block, when first asked
+// What the current block means: plans, worked out once per quilt and block, when first asked
 // for.
 #pragma once
 
-#include "core/check/finding.hpp"
 #include "core/plan/now_plan.hpp"
 #include "core/plan/stitch_plan.hpp"
 #include "core/shape/deepest.hpp"
@@ -14,25 +13,22 @@ namespace up::app {
 
 class Derived {
 public:
-    /// Forgets everything; `quilt` outlives the next questions.
-    void reset(const quilt::Quilt& quilt, const quilt::Block* block);
+    /// Forgets everything; `block` outlives the next questions.
+    void reset(const quilt::Block* block);
 
     /// Empty plans when there is no block.
     [[nodiscard]] const plan::BlockPlan& block();
     [[nodiscard]] const plan::TracePlan& trace();
     [[nodiscard]] const plan::StitchPlan& stitch();
-    [[nodiscard]] const std::vector<check::Finding>& findings();
     /// Where each piece's number stands best: deep inside what shows of it (or of all of it, when nothing
     /// shows).
     [[nodiscard]] const std::vector<shape::Deepest>& spots();
 
 private:
-    const quilt::Quilt* m_quilt = nullptr;
     const quilt::Block* m_block = nullptr;
     std::optional<plan::BlockPlan> m_blockPlan;
     std::optional<plan::TracePlan> m_trace;
     std::optional<plan::StitchPlan> m_stitch;
-    std::optional<std::vector<check::Finding>> m_findings;
     std::optional<std::vector<shape::Deepest>> m_spots;
 };
 

@@ -4,6 +4,7 @@
 #pragma once
 
 #include "app/session/derived.hpp"
+#include "core/check/finding.hpp"
 #include "core/edit/edits.hpp"
 #include "core/edit/history.hpp"
 

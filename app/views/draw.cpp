@@ -33,45 +33,44 @@ Panel asTraced(const Look& look) {
     return panel;
 }
 
-/// One template twice: from the front, and reversed.
-void addPair(Scene& scene, const Look& look, const quilt::Piece& piece, int number) {
-    const auto box = boundsOf(*piece.outline);
-    Panel front;
-    front.caption = std::to_string(number) + " " + piece.name;
-    front.below = sizeOf(look.quilt, box);
-    front.box = box.grownBy(std::max(box.width(), box.height()) * 0.08 + 0.5);
-    front.chosen = piece.id == look.chosen;
-    sheet::Layer cloth{"cloth", {sheet::box(front.box, look::panel, {})}, {}, {}};
+/// One template twice in a panel: from the front on the left, reversed on web paper on the right.
+Panel pairPanel(const Look& look, const quilt::Piece& piece, int number) {
+    const auto own = boundsOf(*piece.outline);
+    const auto half = own.grownBy(std::max(own.width(), own.height()) * 0.08 + 0.5);
+    const double across = half.width();
+    Panel panel;
+    panel.side = Side::plain;
+    panel.caption = std::to_string(number) + " " + piece.name;
+    panel.below = sizeOf(look.quilt, own);
+    panel.chosen = piece.id == look.chosen;
+    panel.box = {half.left, half.top, half.right + across, half.bottom};
     const Colour colour = colourOf(look.quilt, piece.fabric);
-    cloth.items.push_back(sheet::Shape{sheet::contoursOf(*piece.outline), colour,
+    sheet::Layer front{"front", {sheet::box(half, look::panel, {})}, {}, {}};
+    front.items.push_back(sheet::Shape{sheet::contoursOf(*piece.outline), colour,
                                        Pen{mixed(colour, look::ink, 0.5), 0.2, Dash::solid}, piece.id.value});
-    addMarks(cloth, piece, {}, mixed(colour, luminance(colour) > 0.2 ? look::ink : look::panel, 0.7));
-    front.layers.push_back(std::move(cloth));
-    Panel paper = front;
-    paper.caption = "traced";
-    paper.below.clear();
-    paper.side = Side::paper;
-    paper.layers.clear();
-    paper.layers.push_back({"paper", {sheet::box(paper.box, look::webPaper, {})}, {}, {}});
-    sheet::Layer line{"line", {}, shape::Transform::mirrorAcross(box.centre().x), {}};
-    line.items.push_back(sheet::Shape{sheet::contoursOf(*piece.outline), std::nullopt,
-                                      Pen{look::pencil, 0.3, Dash::solid}, piece.id.value});
-    addMarks(line, piece, {}, look::slate);
-    paper.layers.push_back(std::move(line));
-    scene.panels.push_back(std::move(front));
-    scene.panels.push_back(std::move(paper));
+    addMarks(front, piece, {}, mixed(colour, luminance(colour) > 0.2 ? look::ink : look::panel, 0.7));
+    sheet::Layer paper{
+        "paper", {sheet::box(half, look::webPaper, Pen{look::slate, 0.2, Dash::dashed})}, {}, {}};
+    paper.place = shape::Transform::moveBy(across, 0) * shape::Transform::mirrorAcross(half.centre().x);
+    paper.items.push_back(sheet::Shape{sheet::contoursOf(*piece.outline), std::nullopt,
+                                       Pen{look::pencil, 0.3, Dash::solid}, piece.id.value});
+    addMarks(paper, piece, {}, look::slate);
+    panel.layers = {std::move(front), std::move(paper)};
+    return panel;
 }
 
 } // namespace
 
 ViewParts drawParts(const Look& look) {
     ViewParts parts;
-    parts.scene.badges = look.templates ? Badges::arrows : Badges::each;
+    parts.scene.badges = look.templates ? Badges::pair : Badges::each;
     if (look.templates) {
         parts.scene.sameScale = false;
+        parts.scene.leastHeight = 132;
+        parts.scene.columns = 3;
         int number = 0;
         for (const auto& piece : look.block.pieces)
-            addPair(parts.scene, look, piece, ++number);
+            parts.scene.panels.push_back(pairPanel(look, piece, ++number));
     } else {
         auto seen = blockPanel(look, quilt::Step::toTrace, false);
         parts.scene.panels = {std::move(seen), asTraced(look)};

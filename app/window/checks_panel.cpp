@@ -13,8 +13,8 @@
 
 namespace up::app {
 
-ChecksPanel::ChecksPanel(Session& session, QWidget* parent)
-    : QFrame(parent), m_session(session), m_title(new QLabel(this)) {
+ChecksPanel::ChecksPanel(Session& session, const Checker& checker, QWidget* parent)
+    : QFrame(parent), m_session(session), m_checker(checker), m_title(new QLabel(this)) {
     setProperty("card", true);
     m_title->setProperty("role", "title");
     m_scroll = named(new QScrollArea(this), "checks");
@@ -29,17 +29,16 @@ ChecksPanel::ChecksPanel(Session& session, QWidget* parent)
     m_rows = new QVBoxLayout(m_list);
     m_rows->setContentsMargins(0, 0, 0, 0);
     m_scroll->setWidget(m_list);
-    connect(&m_session, &Session::changed, this, &ChecksPanel::refresh);
-    refresh(Change::quilt);
+    connect(&m_checker, &Checker::checked, this, &ChecksPanel::refresh);
+    refresh();
 }
 
-void ChecksPanel::refresh(Change change) {
-    if (change != Change::quilt) return;
+void ChecksPanel::refresh() {
     while (auto* item = m_rows->takeAt(0)) {
         if (item->widget()) item->widget()->deleteLater();
         delete item;
     }
-    const auto& findings = m_session.derived().findings();
+    const auto& findings = m_checker.findings();
     m_title->setText(findings.empty() ? "Checks: all well"
                                       : "Checks: " + QString::number(findings.size()) + " to look at");
     for (const auto& finding : findings)

@@ -2,7 +2,7 @@
 // Checks: what is wrong or doubtful, each with Show and, where possible, Fix.
 #pragma once
 
-#include "app/session/session.hpp"
+#include "app/session/checker.hpp"
 
 #include <QFrame>
 
@@ -15,14 +15,15 @@ namespace up::app {
 class ChecksPanel : public QFrame {
     Q_OBJECT
 public:
-    explicit ChecksPanel(Session& session, QWidget* parent = nullptr);
+    ChecksPanel(Session& session, const Checker& checker, QWidget* parent = nullptr);
 
 private:
-    void refresh(Change change);
+    void refresh();
     [[nodiscard]] QWidget* rowFor(const check::Finding& finding);
     void fix(const check::Finding& finding);
 
     Session& m_session;
+    const Checker& m_checker;
     QLabel* m_title;
     QScrollArea* m_scroll;
     QWidget* m_list;

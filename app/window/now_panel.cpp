@@ -60,15 +60,17 @@ void NowPanel::refresh() {
     m_button->setText(QString::fromStdString(words.button));
     m_caution->setText("⚠ " + QString::fromStdString(words.caution));
     m_caution->setVisible(!words.caution.empty());
-    fitWords();
+    if (isVisible()) fitWords();
 }
 
 /// Lists below give way to the words, never the other way round.
 void NowPanel::fitWords() {
     const auto margins = contentsMargins() + layout()->contentsMargins();
     const int room = width() - margins.left() - margins.right();
-    for (auto* part : {m_do, m_because, m_caution})
+    for (auto* part : {m_do, m_because, m_caution}) {
+        part->setMinimumHeight(0); // the label's own answer is never under its minimum
         part->setMinimumHeight(part->heightForWidth(room));
+    }
 }
 
 void NowPanel::resizeEvent(QResizeEvent* event) {

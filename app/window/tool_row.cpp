@@ -44,6 +44,7 @@ void ToolRow::buildDraw(QHBoxLayout& row) {
     m_reversed = on({View::draw}, named(new QCheckBox("Came reversed", this), "draw.reversed"));
     m_templates = on({View::draw}, named(new QPushButton("Every template", this), "draw.templates"));
     m_templates->setCheckable(true);
+    m_templates->setMinimumWidth(140); // bold when checked
     for (QWidget* part :
          {static_cast<QWidget*>(import), static_cast<QWidget*>(sizeName), static_cast<QWidget*>(m_size),
           static_cast<QWidget*>(m_reversed), static_cast<QWidget*>(m_templates)})

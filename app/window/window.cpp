@@ -30,8 +30,8 @@ namespace up::app {
 Window::Window(WindowOptions options)
     : m_ownAsker(options.asker ? nullptr : std::make_unique<DialogAsker>(this)),
       m_asker(options.asker ? *options.asker : *m_ownAsker), m_sample(options.sample),
-      m_session(std::move(options.clock)), m_layout(m_session), m_commands(m_session, m_layout, m_asker),
-      m_files(m_session, m_asker, options.folder),
+      m_session(std::move(options.clock)), m_checker(m_session), m_layout(m_session),
+      m_commands(m_session, m_layout, m_asker), m_files(m_session, m_asker, options.folder),
       m_autosave(m_session, options.folder, options.autosaveDelay) {
     auto* centre = new QWidget(this);
     centre->setObjectName("centre");
@@ -107,7 +107,7 @@ QWidget* Window::buildRight() {
     column->addWidget(now);
     column->addWidget(m_timer);
     column->addWidget(m_rows, 3);
-    column->addWidget(new ChecksPanel(m_session, right), 2);
+    column->addWidget(new ChecksPanel(m_session, m_checker, right), 2);
     connect(now, &NowPanel::wanted, &m_commands, &Commands::doNow);
     connect(m_rows, &RowsPanel::chosen, this, [this](std::uint32_t tag) {
         if (m_session.view() == View::landing)

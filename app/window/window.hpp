@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/session/autosave.hpp"
+#include "app/session/checker.hpp"
 #include "app/session/layout_job.hpp"
 #include "app/window/commands.hpp"
 #include "app/window/files.hpp"
@@ -38,6 +39,7 @@ public:
     [[nodiscard]] Files& files() { return m_files; }
     [[nodiscard]] Commands& commands() { return m_commands; }
     [[nodiscard]] LayoutJob& layoutJob() { return m_layout; }
+    [[nodiscard]] Checker& checker() { return m_checker; }
     [[nodiscard]] Autosave& autosave() { return m_autosave; }
     [[nodiscard]] Mat& mat() { return *m_mat; }
     void openSample();
@@ -63,6 +65,7 @@ private:
     Asker& m_asker;
     QString m_sample;
     Session m_session;
+    Checker m_checker;
     LayoutJob m_layout;
     Commands m_commands;
     Files m_files;

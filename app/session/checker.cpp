@@ -1,0 +1,44 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/session/checker.hpp"
+
+#include "app/session/aside.hpp"
+#include "core/plan/check_plan.hpp"
+
+namespace up::app {
+
+Checker::Checker(Session& session, QObject* parent) : QObject(parent), m_session(session) {
+    connect(&session, &Session::changed, this, [this](Change change) {
+        if (change == Change::quilt) start();
+    });
+    start();
+}
+
+void Checker::start() {
+    if (m_running) {
+        m_again = true;
+        return;
+    }
+    const auto* block = m_session.block();
+    if (!block) return finish({});
+    m_running = true;
+    aside(
+        this,
+        [quilt = m_session.quilt(), id = block->id] {
+            const auto& owner = *find(quilt.blocks, id);
+            return plan::checkBlock(quilt, owner, plan::planBlock(owner));
+        },
+        [this](const std::vector<check::Finding>& found) { finish(found); });
+}
+
+void Checker::finish(std::vector<check::Finding> findings) {
+    m_running = false;
+    m_findings = std::move(findings);
+    if (m_again) {
+        m_again = false;
+        start();
+        return;
+    }
+    emit checked();
+}
+
+} // namespace up::app

@@ -1,0 +1,30 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Runs the checks of the current block aside, after every change; only the newest quilt's answer counts.
+#pragma once
+
+#include "app/session/session.hpp"
+
+namespace up::app {
+
+class Checker : public QObject {
+    Q_OBJECT
+public:
+    explicit Checker(Session& session, QObject* parent = nullptr);
+
+    /// Of the last checked state; the same as the quilt's when not `isBusy`.
+    [[nodiscard]] const std::vector<check::Finding>& findings() const { return m_findings; }
+    [[nodiscard]] bool isBusy() const { return m_running || m_again; }
+
+signals:
+    void checked();
+
+private:
+    void start();
+    void finish(std::vector<check::Finding> findings);
+
+    Session& m_session;
+    std::vector<check::Finding> m_findings;
+    bool m_running = false, m_again = false;
+};
+
+} // namespace up::app
