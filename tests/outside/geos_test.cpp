@@ -1,0 +1,82 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Areas, booleans, offsets and clipped lines on random shapes, against GEOS.
+#include "tests/support/geos.hpp"
+#include "tests/support/shapes.hpp"
+
+#include <gtest/gtest.h>
+
+namespace up::shape {
+namespace {
+
+using test::Boolean;
+using test::geosArea;
+
+constexpr int shapes = 240;
+// Coordinates are held to 0.0001 mm here and exactly there: on outlines of some 500 mm that is 0.05 mm².
+constexpr double allowed = 0.1;
+
+TEST(AgainstGeos, AreasAgree) {
+    Random random(100);
+    for (int i = 0; i < shapes; ++i) {
+        const auto region = regionOf({test::randomStar(random)});
+        EXPECT_NEAR(region.area(), geosArea(region), allowed);
+    }
+}
+
+TEST(AgainstGeos, BooleansAgree) {
+    Random random(101);
+    for (int i = 0; i < shapes; ++i) {
+        const auto a = regionOf({test::randomStar(random)}), b = regionOf({test::randomStar(random)});
+        EXPECT_NEAR(unite(a, b).area(), geosArea(a, b, Boolean::unite), allowed) << i;
+        EXPECT_NEAR(intersect(a, b).area(), geosArea(a, b, Boolean::intersect), allowed) << i;
+        EXPECT_NEAR(subtract(a, b).area(), geosArea(a, b, Boolean::subtract), allowed) << i;
+    }
+}
+
+TEST(AgainstGeos, BooleansOfShapesWithHolesAgree) {
+    Random random(102);
+    for (int i = 0; i < shapes; ++i) {
+        const auto a = subtract(regionOf({test::randomStar(random)}), regionOf({test::randomStar(random)}));
+        const auto b = subtract(regionOf({test::randomStar(random)}), regionOf({test::randomStar(random)}));
+        EXPECT_NEAR(intersect(a, b).area(), geosArea(a, b, Boolean::intersect), allowed) << i;
+        EXPECT_NEAR(subtract(a, b).area(), geosArea(a, b, Boolean::subtract), allowed) << i;
+    }
+}
+
+TEST(AgainstGeos, OffsetsAgree) {
+    Random random(103);
+    for (int i = 0; i < 60; ++i) {
+        const auto region = regionOf({test::randomStar(random)});
+        for (const double by : {6.35, 1.0, -1.0, -3.0}) {
+            const double ours = offset(region, by, 0.01).area(), theirs = test::geosBufferArea(region, by);
+            EXPECT_NEAR(ours, theirs, 1.0 + theirs * 0.001) << i << " by " << by;
+        }
+    }
+}
+
+TEST(AgainstGeos, LinesAreCutAtTheSamePlaces) {
+    Random random(104);
+    for (int i = 0; i < shapes; ++i) {
+        const auto region = regionOf({test::randomStar(random)});
+        Polyline line;
+        for (int k = 0; k < 6; ++k)
+            line.push_back({random.between(-80, 80), random.between(-80, 80)});
+        double ours = 0;
+        for (const auto& part : inside(line, region))
+            ours += lengthOf(part);
+        EXPECT_NEAR(ours, test::geosLengthInside(line, region), 0.01) << i;
+    }
+}
+
+TEST(AgainstGeos, ScribblesBecomeRegionsWithoutCrossings) {
+    Random random(105);
+    for (int i = 0; i < shapes; ++i) {
+        const auto region = regionOf({test::randomScribble(random)});
+        EXPECT_NEAR(region.area(), geosArea(region), allowed) << i;
+        for (const auto& ring : region.rings)
+            EXPECT_FALSE(edgesCross(ring, ring)) << i;
+    }
+}
+
+} // namespace
+} // namespace up::shape
