@@ -1,0 +1,208 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/edit/edits.hpp"
+#include "tests/support/shapes.hpp"
+
+#include <gtest/gtest.h>
+
+namespace up::edit {
+namespace {
+
+using quilt::Step;
+using test::must;
+using test::smallQuilt;
+
+const quilt::Block& block(const Quilt& quilt) {
+    return quilt.blocks.front();
+}
+BlockId theBlock(const Quilt& quilt) {
+    return block(quilt).id;
+}
+PieceId piece(const Quilt& quilt, std::size_t i) {
+    return block(quilt).pieces.at(i).id;
+}
+std::vector<std::string> names(const Quilt& quilt) {
+    std::vector<std::string> out;
+    for (const auto& p : block(quilt).pieces)
+        out.push_back(p.name);
+    return out;
+}
+
+TEST(AddDrawing, MakesPiecesBottomToTopAndFabricsOfColours) {
+    const auto quilt = smallQuilt();
+    EXPECT_EQ(names(quilt), (std::vector<std::string>{"base", "top", "apart"}));
+    EXPECT_EQ(quilt.fabrics.size(), 2U);
+    EXPECT_EQ(block(quilt).pieces[0].fabric, block(quilt).pieces[2].fabric);
+    EXPECT_NE(block(quilt).pieces[0].fabric, block(quilt).pieces[1].fabric);
+    EXPECT_EQ(quilt.log->back().what, "imported");
+}
+
+TEST(AddDrawing, TurnsAReversedDrawingRoundOnce) {
+    auto empty = must(addBlock(quilt::emptyQuilt("Q"), "B", Length::ofInches(9, 1), Length::ofInches(9, 1)));
+    const auto drawing = test::drawingOf({{"left", test::square(10, 10, 20)}});
+    const auto quilt = must(addDrawing(empty, empty.blocks.front().id, drawing, {true, true}, 0));
+    EXPECT_NEAR(boundsOf(*block(quilt).pieces[0].outline).right, 228.6 - 10, 1e-6);
+    EXPECT_TRUE(block(quilt).givenReversed);
+}
+
+TEST(AddDrawing, LetsShapesOverTheEdgeRunOff) {
+    const auto quilt =
+        test::quiltOf({{"bank", test::square(-10, 100, 50)}, {"in", test::square(50, 50, 50)}});
+    EXPECT_TRUE(block(quilt).pieces[0].runsOff);
+    EXPECT_FALSE(block(quilt).pieces[1].runsOff);
+}
+
+TEST(AddDrawing, RefusesADrawingWithoutShapes) {
+    const auto quilt = smallQuilt();
+    const auto refused = addDrawing(quilt, theBlock(quilt), {}, {}, 0);
+    ASSERT_FALSE(refused);
+    EXPECT_EQ(refused.error().code, Code::emptyDrawing);
+}
+
+TEST(ResizeBlock, ScalesShapesAndSendsThemBackToTrace) {
+    auto quilt = smallQuilt();
+    quilt = must(record(quilt, theBlock(quilt), {piece(quilt, 0)}, Step::traced, 5));
+    const auto half =
+        must(resizeBlock(quilt, theBlock(quilt), Length::ofInches(9, 2), Length::ofInches(9, 2)));
+    EXPECT_NEAR(boundsOf(*block(half).pieces[0].outline).width(), 40, 1e-6);
+    EXPECT_EQ(block(half).pieces[0].work.step, Step::toTrace);
+}
+
+TEST(ResizeBlock, KeepsProportionsInAnOblongBlock) {
+    const auto quilt = smallQuilt();
+    const auto oblong =
+        must(resizeBlock(quilt, theBlock(quilt), Length::ofInches(9, 1), Length::ofInches(18, 1)));
+    const auto box = boundsOf(*block(oblong).pieces[0].outline);
+    EXPECT_NEAR(box.width(), box.height(), 1e-6);
+}
+
+TEST(ResizeBlock, RefusesZeroAndAbsurdSizes) {
+    const auto quilt = smallQuilt();
+    for (const double inches : {0.0, -9.0, 0.25, 500.0}) {
+        const auto refused =
+            resizeBlock(quilt, theBlock(quilt), Length::ofInches(inches), Length::ofInches(9, 1));
+        ASSERT_FALSE(refused) << inches;
+        EXPECT_EQ(refused.error().code, Code::absurdSize);
+        EXPECT_FALSE(addBlock(quilt, "B", Length::ofInches(inches), Length::ofInches(9, 1)));
+    }
+}
+
+TEST(SetGivenReversed, ThereAndBackIsTheSameQuiltButForTheSteps) {
+    const auto quilt = smallQuilt();
+    const auto there = must(setGivenReversed(quilt, theBlock(quilt), true));
+    EXPECT_FALSE(there == quilt);
+    const auto back = must(setGivenReversed(there, theBlock(quilt), false));
+    for (std::size_t i = 0; i < 3; ++i)
+        EXPECT_NEAR(boundsOf(*block(back).pieces[i].outline).left,
+                    boundsOf(*block(quilt).pieces[i].outline).left, 1e-9);
+    EXPECT_TRUE(must(setGivenReversed(quilt, theBlock(quilt), false)) == quilt);
+}
+
+TEST(Restack, MovesUpAndDownAndStopsAtTheEnds) {
+    const auto quilt = smallQuilt();
+    const auto up = must(restack(quilt, theBlock(quilt), piece(quilt, 0), 1));
+    EXPECT_EQ(names(up), (std::vector<std::string>{"top", "base", "apart"}));
+    EXPECT_EQ(names(must(restack(quilt, theBlock(quilt), piece(quilt, 0), 9))),
+              (std::vector<std::string>{"top", "apart", "base"}));
+    EXPECT_TRUE(must(restack(quilt, theBlock(quilt), piece(quilt, 0), -1)) == quilt);
+    EXPECT_TRUE(must(restack(up, theBlock(quilt), piece(quilt, 0), -1)) == quilt);
+}
+
+TEST(MovePiece, AddsUpExactly) {
+    const auto quilt = smallQuilt();
+    auto moved = quilt;
+    for (int i = 0; i < 16; ++i)
+        moved = must(movePiece(moved, theBlock(moved), piece(moved, 1), Length::ofInches(1, 16), Length()));
+    EXPECT_EQ(block(moved).pieces[1].place.right, Length::ofInches(1, 1));
+    EXPECT_NEAR(boundsOf(quilt::placed(block(moved).pieces[1])).left, 60 + 25.4, 1e-6);
+}
+
+TEST(TurnPiece, TurnsAboutThePiecesOwnMiddle) {
+    const auto quilt = smallQuilt();
+    const auto turned =
+        must(turnPiece(quilt, theBlock(quilt), piece(quilt, 1), measure::Angle::ofDegrees(-45)));
+    const auto before = boundsOf(quilt::placed(block(quilt).pieces[1])),
+               after = boundsOf(quilt::placed(block(turned).pieces[1]));
+    EXPECT_NEAR(after.centre().x, before.centre().x, 1e-6);
+    EXPECT_NEAR(after.width(), before.width() * std::sqrt(2.0), 1e-6);
+    EXPECT_EQ(block(turned).pieces[1].place.turn.degrees(), 315);
+}
+
+TEST(SetFabric, BringsTheMatchingThread) {
+    const auto quilt = smallQuilt();
+    const auto fabric = block(quilt).pieces[1].fabric;
+    const auto changed = must(setFabric(quilt, theBlock(quilt), piece(quilt, 0), fabric));
+    EXPECT_EQ(block(changed).pieces[0].thread, block(changed).pieces[1].thread);
+    EXPECT_EQ(setFabric(quilt, theBlock(quilt), piece(quilt, 0), FabricId{999}).error().code,
+              Code::noSuchFabric);
+}
+
+TEST(Record, LogsEveryPieceWithItsTime) {
+    const auto quilt = smallQuilt();
+    const auto traced =
+        must(record(quilt, theBlock(quilt), {piece(quilt, 0), piece(quilt, 2)}, Step::traced, 77));
+    EXPECT_EQ(traced.log->size(), quilt.log->size() + 2);
+    EXPECT_EQ(traced.log->back().time, 77);
+    EXPECT_EQ(traced.log->back().piece, piece(quilt, 2));
+    EXPECT_EQ(traced.log->back().what, "traced");
+}
+
+TEST(Record, DoesAllOrNothing) {
+    auto quilt = smallQuilt();
+    quilt = must(record(quilt, theBlock(quilt), {piece(quilt, 0)}, Step::traced, 1));
+    const auto refused =
+        record(quilt, theBlock(quilt), {piece(quilt, 0), piece(quilt, 1)}, Step::roughCut, 2);
+    ASSERT_FALSE(refused);
+    EXPECT_EQ(refused.error().args.front(), "top");
+}
+
+TEST(Ruin, SendsBackToTraceWithTheReasonAndGivesUpThePlaceOnTheWeb) {
+    auto quilt = smallQuilt();
+    const auto id = piece(quilt, 0);
+    quilt = must(setLayout(quilt, theBlock(quilt), {block(quilt).web, {{id, 0, 0, 1, 2, {}}}, {}}, 1));
+    for (const Step step : {Step::traced, Step::roughCut, Step::bonded})
+        quilt = must(record(quilt, theBlock(quilt), {id}, step, 2));
+    const auto ruined = must(ruin(quilt, theBlock(quilt), id, "heated too long", 9));
+    EXPECT_EQ(block(ruined).pieces[0].work, (quilt::Work{Step::toTrace, false, 1}));
+    EXPECT_TRUE(block(ruined).layout.front().traced.empty());
+    EXPECT_EQ(ruined.log->back().what, "ruined");
+    EXPECT_EQ(ruined.log->back().note, "heated too long");
+}
+
+TEST(SetWeb, IsRefusedOncePiecesAreTraced) {
+    auto quilt = smallQuilt();
+    quilt::Web other = quilt.webs.front();
+    other.id = WebId{quilt.nextId++};
+    quilt.webs.push_back(other);
+    EXPECT_TRUE(setWeb(quilt, theBlock(quilt), other.id));
+    quilt = must(record(quilt, theBlock(quilt), {piece(quilt, 0)}, Step::traced, 1));
+    EXPECT_EQ(setWeb(quilt, theBlock(quilt), other.id).error().code, Code::alreadyTraced);
+}
+
+TEST(RemovePiece, LeavesNoTraceInTheLayout) {
+    auto quilt = smallQuilt();
+    const auto id = piece(quilt, 1);
+    quilt = must(setLayout(quilt, theBlock(quilt), {block(quilt).web, {}, {{id, "webUsedUp"}}}, 1));
+    const auto removed = must(removePiece(quilt, theBlock(quilt), id));
+    EXPECT_EQ(names(removed), (std::vector<std::string>{"base", "apart"}));
+    EXPECT_TRUE(block(removed).layout.front().unplaced.empty());
+}
+
+TEST(Edits, NameWhatIsNotThere) {
+    const auto quilt = smallQuilt();
+    EXPECT_EQ(renameBlock(quilt, BlockId{99}, "x").error().code, Code::noSuchBlock);
+    EXPECT_EQ(renamePiece(quilt, theBlock(quilt), PieceId{99}, "x").error().code, Code::noSuchPiece);
+    EXPECT_EQ(removeBlock(quilt, BlockId{99}).error().code, Code::noSuchBlock);
+    EXPECT_EQ(ruin(quilt, theBlock(quilt), PieceId{99}, "lost", 1).error().code, Code::noSuchPiece);
+}
+
+TEST(Edits, LeaveTheOldQuiltAlone) {
+    const auto quilt = smallQuilt();
+    const auto copy = quilt;
+    (void)restack(quilt, theBlock(quilt), piece(quilt, 0), 1);
+    (void)ruin(quilt, theBlock(quilt), piece(quilt, 0), "lost", 1);
+    (void)resizeBlock(quilt, theBlock(quilt), Length::ofInches(6, 1), Length::ofInches(6, 1));
+    EXPECT_TRUE(quilt == copy);
+}
+
+} // namespace
+} // namespace up::edit

@@ -1,0 +1,159 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/layout/nest.hpp"
+#include "tests/support/geos.hpp"
+#include "tests/support/shapes.hpp"
+
+#include <gtest/gtest.h>
+
+namespace up::layout {
+namespace {
+
+constexpr double hair = 0.02; // mm
+
+NestJob randomJob(std::uint64_t seed, std::size_t count) {
+    Random random(seed);
+    NestJob job;
+    job.sheets = {{"roll", 300, 1500, 1, {}}};
+    job.spacing = 6.35;
+    for (std::size_t i = 0; i < count; ++i)
+        job.parts.push_back({std::to_string(i), shape::regionOf({test::randomStar(random)}), 1, {}});
+    return job;
+}
+
+shape::Region where(const NestJob& job, const Placed& p) {
+    const auto map =
+        shape::Transform::moveBy(p.x, p.y) * shape::Transform::turn(measure::Angle::ofDegrees(p.rotation));
+    return shape::transformed(job.parts[p.part].shape, map);
+}
+
+/// Inside the sheet, `spacing` apart: measured by GEOS.
+void expectValid(const NestJob& job, const NestLayout& layout) {
+    for (std::size_t i = 0; i < layout.placed.size(); ++i) {
+        const auto& p = layout.placed[i];
+        const auto region = where(job, p);
+        const auto box = region.bounds();
+        EXPECT_GE(box.left, -hair);
+        EXPECT_GE(box.top, -hair);
+        EXPECT_LE(box.right, job.sheets[p.sheet].width + hair);
+        EXPECT_LE(box.bottom, job.sheets[p.sheet].height + hair);
+        if (!job.sheets[p.sheet].outline.empty()) {
+            EXPECT_LT(shape::subtract(region, shape::regionOf({job.sheets[p.sheet].outline})).area(), hair);
+        }
+        for (std::size_t j = 0; j < i; ++j) {
+            const auto& q = layout.placed[j];
+            if (p.sheet == q.sheet && p.sheetIndex == q.sheetIndex) {
+                EXPECT_GE(test::geosDistance(region, where(job, q)), job.spacing - hair);
+            }
+        }
+    }
+}
+
+TEST(Nest, PlacesEverythingValidly) {
+    for (const std::uint64_t seed : {1U, 2U, 3U}) {
+        const auto job = randomJob(seed, 18);
+        Job control;
+        const auto layout = nest(job, {0, 3, seed}, control);
+        EXPECT_EQ(layout.placed.size(), 18U);
+        EXPECT_TRUE(layout.unplaced.empty());
+        expectValid(job, layout);
+    }
+}
+
+TEST(Nest, GivesTheSameAnswerForTheSameSeedAndRounds) {
+    const auto job = randomJob(4, 12);
+    Job control;
+    const auto a = nest(job, {0, 4, 9}, control), b = nest(job, {0, 4, 9}, control);
+    ASSERT_EQ(a.placed.size(), b.placed.size());
+    for (std::size_t i = 0; i < a.placed.size(); ++i) {
+        EXPECT_EQ(a.placed[i].x, b.placed[i].x);
+        EXPECT_EQ(a.placed[i].rotation, b.placed[i].rotation);
+    }
+}
+
+TEST(Nest, MoreRoundsAreNeverWorse) {
+    const auto job = randomJob(5, 15);
+    Job control;
+    double last = 1e9;
+    for (const int rounds : {1, 4, 10}) {
+        const double used = nest(job, {0, rounds, 1}, control).usedHeight;
+        EXPECT_LE(used, last + 1e-9);
+        last = used;
+    }
+}
+
+TEST(Nest, UsesTrueOutlinesNotBoxes) {
+    // Two right triangles make a square; their boxes would need twice the height.
+    NestJob job;
+    job.sheets = {{"roll", 100, 1000, 1, {}}};
+    job.parts = {{"t", shape::regionOf({{{0, 0}, {100, 0}, {0, 100}}}), 2, {0, 180}}};
+    Job control;
+    EXPECT_LT(nest(job, {0, 10, 1}, control).usedHeight, 115);
+}
+
+TEST(Nest, LaysAPieceInTheHoleOfAnother) {
+    NestJob job;
+    job.sheets = {{"roll", 100, 1000, 1, {}}};
+    job.spacing = 5;
+    job.parts = {
+        {"frame", shape::subtract(test::squareRegion(0, 0, 100), test::squareRegion(10, 10, 80)), 1, {0}},
+        {"inner", test::squareRegion(0, 0, 60), 1, {0}}};
+    Job control;
+    const auto layout = nest(job, {0, 4, 1}, control);
+    expectValid(job, layout);
+    EXPECT_LT(layout.usedHeight, 103);
+}
+
+TEST(Nest, TurnsOnlyAsAllowed) {
+    auto job = randomJob(6, 8);
+    for (auto& part : job.parts)
+        part.rotations = {0, 90};
+    Job control;
+    for (const auto& placed : nest(job, {0, 3, 1}, control).placed)
+        EXPECT_TRUE(placed.rotation == 0 || placed.rotation == 90);
+}
+
+TEST(Nest, NamesWhatIsLargerThanEverySheet) {
+    NestJob job;
+    job.sheets = {{"sheet", 100, 100, 3, {}}};
+    job.parts = {{"huge", test::squareRegion(0, 0, 150), 1, {}},
+                 {"small", test::squareRegion(0, 0, 30), 1, {}}};
+    Job control;
+    const auto layout = nest(job, {0, 2, 1}, control);
+    ASSERT_EQ(layout.unplaced.size(), 1U);
+    EXPECT_EQ(layout.unplaced.front().why, WhyNot::largerThanEverySheet);
+    EXPECT_EQ(job.parts[layout.unplaced.front().part].id, "huge");
+}
+
+TEST(Nest, SaysWhenTheWebIsUsedUp) {
+    NestJob job;
+    job.sheets = {{"sheet", 100, 100, 2, {}}};
+    job.parts = {{"half", test::squareRegion(0, 0, 90), 5, {0}}};
+    Job control;
+    const auto layout = nest(job, {0, 2, 1}, control);
+    EXPECT_EQ(layout.placed.size(), 2U);
+    ASSERT_EQ(layout.unplaced.size(), 3U);
+    EXPECT_EQ(layout.unplaced.front().why, WhyNot::noRoomLeft);
+}
+
+TEST(Nest, KeepsInsideAnIrregularOffcut) {
+    NestJob job;
+    job.spacing = 2;
+    job.sheets = {{"offcut", 200, 200, 1, {{0, 0}, {200, 0}, {200, 60}, {60, 60}, {60, 200}, {0, 200}}}};
+    job.parts = {{"a", test::squareRegion(0, 0, 40), 4, {}}};
+    Job control;
+    const auto layout = nest(job, {0, 4, 1}, control);
+    EXPECT_EQ(layout.placed.size(), 4U);
+    expectValid(job, layout);
+}
+
+TEST(Nest, AnswersValidlyWhenStoppedAtOnce) {
+    const auto job = randomJob(7, 15);
+    Job control;
+    control.stop();
+    const auto layout = nest(job, {60, 0, 1}, control);
+    EXPECT_EQ(layout.placed.size() + layout.unplaced.size(), 15U);
+    expectValid(job, layout);
+}
+
+} // namespace
+} // namespace up::layout
