@@ -1,0 +1,109 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/plan/check_plan.hpp"
+#include "tests/support/shapes.hpp"
+#include "words/sentences.hpp"
+
+#include <gtest/gtest.h>
+
+namespace up::plan {
+namespace {
+
+using check::Kind;
+using quilt::Quilt;
+using quilt::Step;
+using test::must;
+using test::square;
+
+std::vector<check::Finding> findings(const Quilt& quilt) {
+    return checkQuilt(quilt);
+}
+
+const check::Finding* found(const std::vector<check::Finding>& all, Kind kind) {
+    for (const auto& finding : all)
+        if (finding.kind == kind) return &finding;
+    return nullptr;
+}
+
+TEST(CheckQuilt, IsQuietAboutAGoodBlock) {
+    EXPECT_TRUE(findings(test::quiltOf({{"base", square(40, 40, 80)}})).empty());
+}
+
+TEST(CheckQuilt, FlagsWhatReachesIntoTheSeamAllowance) {
+    auto quilt = test::quiltOf({{"top", square(100, 100, 50)}});
+    quilt = must(edit::movePiece(quilt, quilt.blocks[0].id, quilt.blocks[0].pieces[0].id,
+                                 measure::Length::ofMm(-104), measure::Length()));
+    const auto all = findings(quilt);
+    const auto* finding = found(all, Kind::outsideFinished);
+    ASSERT_TRUE(finding);
+    EXPECT_EQ(finding->fix, check::Fix::moveInside);
+    EXPECT_NE(words::sentence(*finding).find("1 top"), std::string::npos);
+    quilt = must(edit::setRunsOff(quilt, quilt.blocks[0].id, quilt.blocks[0].pieces[0].id, true));
+    EXPECT_FALSE(found(findings(quilt), Kind::outsideFinished)) << "on purpose";
+}
+
+TEST(CheckQuilt, FlagsARunOffThatEndsInTheSeamAllowance) {
+    const auto good = test::quiltOf({{"bank", square(-7, 100, 50)}}),
+               shortOf = test::quiltOf({{"bank", square(-4, 100, 50)}});
+    EXPECT_FALSE(found(findings(good), Kind::runsOffTooShort));
+    EXPECT_TRUE(found(findings(shortOf), Kind::runsOffTooShort));
+}
+
+TEST(CheckQuilt, FlagsAPieceThatNobodySees) {
+    EXPECT_TRUE(found(findings(test::quiltOf({{"lost", square(50, 50, 20)}, {"over", square(40, 40, 60)}})),
+                      Kind::hiddenWholly));
+}
+
+TEST(CheckQuilt, FlagsThinPartsButNotTips) {
+    const shape::Ring leg{{50, 50}, {51.5, 50}, {51.5, 110}, {50, 110}};
+    EXPECT_TRUE(found(findings(test::quiltOf({{"leg", leg}})), Kind::thin));
+    const shape::Ring spike{{50, 50}, {70, 60}, {50, 70}};
+    EXPECT_FALSE(found(findings(test::quiltOf({{"spike", spike}})), Kind::thin));
+}
+
+TEST(CheckQuilt, FlagsMarksInTimeAndTooLate) {
+    auto quilt = test::quiltOf({{"eye", square(50, 50, 40), {}, true}});
+    const auto block = quilt.blocks[0].id;
+    const std::vector piece{quilt.blocks[0].pieces[0].id};
+    for (const Step step : {Step::traced, Step::roughCut, Step::bonded, Step::cleanCut})
+        quilt = must(edit::record(quilt, block, piece, step, 1));
+    EXPECT_TRUE(found(findings(quilt), Kind::marksToDraw));
+    quilt = must(edit::record(quilt, block, piece, Step::laid, 1));
+    EXPECT_FALSE(found(findings(quilt), Kind::marksToDraw));
+    EXPECT_TRUE(found(findings(quilt), Kind::marksLost));
+}
+
+TEST(CheckQuilt, FlagsAnUpperPieceStitchedBeforeTheLowerOne) {
+    auto quilt = test::quiltOf({{"base", square(40, 40, 80)}, {"top", square(60, 60, 30)}});
+    quilt.blocks[0].pieces[1].work.step = Step::stitched;
+    const auto all = findings(quilt);
+    const auto* finding = found(all, Kind::laidOutOfOrder);
+    ASSERT_TRUE(finding);
+    EXPECT_EQ(finding->severity, check::Severity::blocked);
+    EXPECT_EQ(finding, &all.front()) << "the serious ones come first";
+}
+
+TEST(CheckQuilt, NamesWhatTheWebCouldNotTake) {
+    auto quilt = test::quiltOf({{"base", square(40, 40, 80)}});
+    quilt.blocks[0].layout = {{quilt.webs[0].id, {}, {{quilt.blocks[0].pieces[0].id, "largerThanSheet"}}}};
+    const auto all = findings(quilt);
+    const auto* finding = found(all, Kind::larger);
+    ASSERT_TRUE(finding);
+    EXPECT_NE(words::sentence(*finding).find(quilt.webs[0].name), std::string::npos);
+}
+
+TEST(MoveInside, TakesTheShortestWayAndGivesUpOnWhatIsTooLarge) {
+    const auto quilt = test::quiltOf({{"a", square(50, 50, 20)}});
+    const auto by = moveInside(quilt.blocks[0], test::squareRegion(-5, 220, 20));
+    ASSERT_TRUE(by);
+    EXPECT_NEAR(by->x, 5, 1e-6);
+    EXPECT_NEAR(by->y, 228.6 - 240, 1e-6);
+    EXPECT_FALSE(moveInside(quilt.blocks[0], test::squareRegion(0, 0, 300)));
+}
+
+TEST(Findings, KeepTheirKeyWhileTheyLast) {
+    const auto quilt = test::quiltOf({{"lost", square(50, 50, 20)}, {"over", square(40, 40, 60)}});
+    EXPECT_EQ(findings(quilt).front().key(), findings(quilt).front().key());
+}
+
+} // namespace
+} // namespace up::plan

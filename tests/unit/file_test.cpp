@@ -1,0 +1,188 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Saving is all or nothing, whatever goes wrong.
+#include "core/store/quilt_file.hpp"
+#include "core/store/recovery.hpp"
+#include "tests/support/files.hpp"
+#include "tests/support/shapes.hpp"
+
+#include <cerrno>
+#include <csignal>
+#include <filesystem>
+#include <gtest/gtest.h>
+#include <sys/stat.h>
+#include <sys/wait.h>
+#include <unistd.h>
+
+namespace up::store {
+namespace {
+
+namespace fs = std::filesystem;
+using test::TempDir;
+
+std::size_t filesIn(const std::string& folder) {
+    return static_cast<std::size_t>(std::distance(fs::directory_iterator(folder), fs::directory_iterator()));
+}
+
+/// Writes `room` bytes, then the disk is full.
+WriteCall fullAfter(std::size_t room) {
+    return [left = room](int descriptor, const char* bytes, std::size_t count) mutable -> long {
+        if (left == 0) {
+            errno = ENOSPC;
+            return -1;
+        }
+        const auto n = std::min(left, count);
+        left -= n;
+        return ::write(descriptor, bytes, n);
+    };
+}
+
+TEST(WriteFile, ReplacesTheOldBytesWhole) {
+    const TempDir dir;
+    ASSERT_TRUE(writeFile(dir.file("a"), "old"));
+    ASSERT_TRUE(writeFile(dir.file("a"), "new and longer"));
+    EXPECT_EQ(test::readAll(dir.file("a")), "new and longer");
+    EXPECT_EQ(filesIn(dir.path()), 1U) << "nothing is left beside it";
+}
+
+TEST(WriteFile, AFullDiskLeavesTheOldFile) {
+    const TempDir dir;
+    ASSERT_TRUE(writeFile(dir.file("a"), "precious"));
+    for (const std::size_t room : {0U, 1U, 7U, 5000U}) {
+        const auto failed = writeFile(dir.file("a"), std::string(10'000, 'x'), fullAfter(room));
+        ASSERT_FALSE(failed);
+        EXPECT_EQ(failed.error().code, Code::diskFull);
+        EXPECT_EQ(test::readAll(dir.file("a")), "precious");
+        EXPECT_EQ(filesIn(dir.path()), 1U);
+    }
+}
+
+TEST(WriteFile, ARealFullDiskIsNamedAsOne) {
+    if (!fs::exists("/dev/full")) GTEST_SKIP();
+    const TempDir dir;
+    // A write that goes to the kernel's always-full device, as on a disk without room.
+    const auto toFull = [](int, const char* bytes, std::size_t count) -> long {
+        FILE* full = std::fopen("/dev/full", "w");
+        std::setbuf(full, nullptr);
+        const auto n = std::fwrite(bytes, 1, count, full);
+        const int why = errno;
+        std::fclose(full);
+        errno = why;
+        return n > 0 ? static_cast<long>(n) : -1;
+    };
+    EXPECT_EQ(writeFile(dir.file("a"), "bytes", toFull).error().code, Code::diskFull);
+}
+
+TEST(WriteFile, AnInterruptedCallIsTriedAgain) {
+    const TempDir dir;
+    int calls = 0;
+    const auto interrupted = [&](int descriptor, const char* bytes, std::size_t count) -> long {
+        if (++calls % 2) {
+            errno = EINTR;
+            return -1;
+        }
+        return ::write(descriptor, bytes, std::min<std::size_t>(count, 3));
+    };
+    ASSERT_TRUE(writeFile(dir.file("a"), "eleven byte", interrupted));
+    EXPECT_EQ(test::readAll(dir.file("a")), "eleven byte");
+}
+
+TEST(WriteFile, AMissingFolderIsNamed) {
+    const auto failed = writeFile("/no/such/folder/a", "x");
+    ASSERT_FALSE(failed);
+    EXPECT_EQ(failed.error().code, Code::cannotWrite);
+    EXPECT_EQ(failed.error().args.front(), "/no/such/folder/a");
+}
+
+/// Root may write anywhere, so a child does it as nobody.
+TEST(WriteFile, AnUnwritableFolderIsNamedAndNothingLost) {
+    const TempDir dir;
+    ASSERT_TRUE(writeFile(dir.file("a"), "old"));
+    ::chmod(dir.path().c_str(), 0555);
+    const pid_t child = ::fork();
+    if (child == 0) {
+        if (::getuid() == 0 && ::setuid(65534) != 0) ::_exit(3);
+        const auto failed = writeFile(dir.file("a"), "new");
+        ::_exit(!failed && failed.error().code == Code::cannotWrite ? 0 : 1);
+    }
+    int status = 0;
+    ::waitpid(child, &status, 0);
+    EXPECT_EQ(WEXITSTATUS(status), 0);
+    EXPECT_EQ(test::readAll(dir.file("a")), "old");
+}
+
+TEST(WriteFile, KeepsALinkAndTheFilesRights) {
+    const TempDir dir;
+    ASSERT_TRUE(writeFile(dir.file("real"), "old"));
+    ::chmod(dir.file("real").c_str(), 0640);
+    fs::create_symlink(dir.file("real"), dir.file("link"));
+    ASSERT_TRUE(writeFile(dir.file("link"), "new"));
+    EXPECT_TRUE(fs::is_symlink(dir.file("link")));
+    EXPECT_EQ(test::readAll(dir.file("real")), "new");
+    struct stat info {};
+    ::stat(dir.file("real").c_str(), &info);
+    EXPECT_EQ(info.st_mode & 07777, 0640U);
+}
+
+/// A child that saves again and again; killed at a moment of the machine's choosing.
+TEST(SaveQuilt, AKillInTheMiddleLeavesOneOfTheTwoQuilts) {
+    const TempDir dir;
+    auto first = test::smallQuilt(), second = first;
+    first.name = "first";
+    second.name = std::string(200'000, 's');
+    const auto path = dir.file("q.upstairs");
+    ASSERT_TRUE(saveQuilt(path, first));
+    for (int round = 0; round < 25; ++round) {
+        const pid_t child = ::fork();
+        if (child == 0) {
+            for (;;) {
+                (void)saveQuilt(path, second);
+                (void)saveQuilt(path, first);
+            }
+        }
+        ::usleep(static_cast<useconds_t>(500 + 700 * round));
+        ::kill(child, SIGKILL);
+        ::waitpid(child, nullptr, 0);
+        const auto read = loadQuilt(path);
+        ASSERT_TRUE(read) << round;
+        EXPECT_TRUE(read->name == first.name || read->name == second.name);
+    }
+}
+
+TEST(ReadFile, NamesAFolderAndAMissingFile) {
+    const TempDir dir;
+    EXPECT_EQ(readFile(dir.path()).error().code, Code::cannotOpen);
+    EXPECT_EQ(readFile(dir.file("nothing")).error().code, Code::cannotOpen);
+}
+
+TEST(Recovery, AnotherProgramsCopyIsFoundOnceItIsGone) {
+    const TempDir dir;
+    const auto quilt = test::smallQuilt();
+    const pid_t child = ::fork();
+    if (child == 0) {
+        (void)keepRecovery(recoveryPath(dir.path()), "/somewhere/q.upstairs", quilt);
+        ::_exit(0);
+    }
+    ::waitpid(child, nullptr, 0);
+    const auto left = leftRecoveries(dir.path());
+    ASSERT_EQ(left.size(), 1U);
+    EXPECT_TRUE(left.front().quilt == quilt);
+    EXPECT_EQ(left.front().file, "/somewhere/q.upstairs");
+    dropRecovery(left.front().copy);
+    EXPECT_TRUE(leftRecoveries(dir.path()).empty());
+}
+
+TEST(Recovery, TheOwnCopyIsNotOffered) {
+    const TempDir dir;
+    ASSERT_TRUE(keepRecovery(recoveryPath(dir.path()), "", test::smallQuilt()));
+    EXPECT_TRUE(leftRecoveries(dir.path()).empty());
+}
+
+TEST(Recovery, ADamagedCopyIsPassedOver) {
+    const TempDir dir;
+    test::writeAll(dir.file("recovery-999999999.json"), "{\"format\":");
+    EXPECT_TRUE(leftRecoveries(dir.path()).empty());
+    EXPECT_TRUE(leftRecoveries(dir.file("no such folder")).empty());
+}
+
+} // namespace
+} // namespace up::store
