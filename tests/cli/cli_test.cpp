@@ -1,0 +1,205 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The command line, run in this process with captured streams.
+#include "cli/run.hpp"
+#include "tests/support/files.hpp"
+#include "tests/support/tool.hpp"
+
+#include <filesystem>
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+#include <sstream>
+
+namespace up::cli {
+namespace {
+
+using Json = nlohmann::json;
+using test::TempDir;
+
+struct Said {
+    int code;
+    std::string out, err;
+    [[nodiscard]] Json json() const { return Json::parse(out); }
+};
+
+Said say(const std::vector<std::string>& words) {
+    std::ostringstream out, err;
+    const int code = run(words, out, err);
+    return {code, out.str(), err.str()};
+}
+
+std::string sample() {
+    return test::share("demo/towpath.upstairs");
+}
+std::string drawing(const std::string& name) {
+    return test::source("demo/drawings/" + name);
+}
+
+/// One line that begins with the program's name, and nothing written.
+void expectComplaint(const Said& said, int code, const std::string& part) {
+    EXPECT_EQ(said.code, code) << said.err;
+    EXPECT_TRUE(said.out.empty());
+    EXPECT_TRUE(said.err.starts_with("upstairs-cli: ")) << said.err;
+    EXPECT_EQ(std::count(said.err.begin(), said.err.end(), '\n'), 1) << said.err;
+    EXPECT_NE(said.err.find(part), std::string::npos) << said.err;
+}
+
+TEST(Import, WritesPiecesBottomFirst) {
+    const auto said = say({"import", drawing("windlass.svg")});
+    ASSERT_EQ(said.code, 0) << said.err;
+    const auto pieces = said.json();
+    EXPECT_EQ(pieces["format"], "upstairs-pieces");
+    EXPECT_EQ(pieces["unit"], "mm");
+    ASSERT_EQ(pieces["pieces"].size(), 8U);
+    EXPECT_EQ(pieces["pieces"][0]["name"], "roundel");
+    EXPECT_EQ(pieces["pieces"][3]["name"], "head");
+    EXPECT_EQ(pieces["pieces"][3]["holes"].size(), 1U);
+}
+
+TEST(New, MakesAQuiltFromPiecesOrDrawings) {
+    const TempDir dir;
+    ASSERT_EQ(say({"import", drawing("windlass.svg"), "-o", dir.file("w.json")}).code, 0);
+    ASSERT_EQ(
+        say({"new", dir.file("w.json"), "--name", "Key", "--finished", "6in", "-o", dir.file("q.upstairs")})
+            .code,
+        0);
+    const auto order = say({"order", dir.file("q.upstairs"), "--block", "key"});
+    ASSERT_EQ(order.code, 0) << order.err;
+    EXPECT_EQ(order.json()["pieces"].size(), 8U);
+    EXPECT_EQ(say({"new", drawing("lamp.svg"), "--name", "Lamp", "--finished", "9x12in", "-o",
+                   dir.file("l.upstairs")})
+                  .code,
+              0);
+}
+
+TEST(New, RefusesZeroAndAbsurdSizes) {
+    for (const char* size : {"0in", "-3in", "999in"})
+        expectComplaint(say({"new", drawing("lamp.svg"), "--name", "L", "--finished", size}), 1,
+                        "must be between");
+    expectComplaint(say({"new", drawing("lamp.svg"), "--name", "L", "--finished", "big"}), 1,
+                    "is not a length");
+}
+
+TEST(Order, NumbersBottomFirstWithSteps) {
+    const auto order = say({"order", sample(), "--block", "Windlass"}).json();
+    EXPECT_EQ(order["pieces"][0]["number"], 1);
+    EXPECT_EQ(order["pieces"][0]["step"], 0);
+    EXPECT_EQ(order["pieces"][1]["step"], 1) << "the inner disc lies on the roundel";
+    for (const auto& overlap : order["overlaps"])
+        EXPECT_LT(overlap["lower"], overlap["upper"]);
+}
+
+TEST(Nest, LaysOutAJob) {
+    const TempDir dir;
+    test::writeAll(
+        dir.file("job.json"),
+        R"({"format":"upstairs-nest-job","version":1,"unit":"mm","sheets":[{"id":"roll","width":100,"height":500}],
+        "spacing":5,"pieces":[{"id":"a","copies":3,"outline":[[0,0],[40,0],[40,40],[0,40]]},{"id":"huge","outline":[[0,0],[900,0],[900,900]]}]})");
+    const auto said = say({"nest", dir.file("job.json"), "--rounds", "3"});
+    ASSERT_EQ(said.code, 0) << said.err;
+    const auto layout = said.json();
+    EXPECT_EQ(layout["placed"].size(), 3U);
+    ASSERT_EQ(layout["unplaced"].size(), 1U);
+    EXPECT_EQ(layout["unplaced"][0]["reason"], "larger than every sheet");
+}
+
+TEST(Nest, RefusesDamagedJobs) {
+    const TempDir dir;
+    test::writeAll(
+        dir.file("flat.json"),
+        R"({"format":"upstairs-nest-job","version":1,"sheets":[{"id":"r","width":9,"height":9}],"pieces":[{"id":"a","outline":[[0,0],[1,1],[2,2]]}]})");
+    expectComplaint(say({"nest", dir.file("flat.json")}), 1, "pieces[0]");
+    test::writeAll(dir.file("none.json"),
+                   R"({"format":"upstairs-nest-job","version":1,"sheets":[],"pieces":[]})");
+    expectComplaint(say({"nest", dir.file("none.json")}), 1, "sheet");
+}
+
+TEST(Layout, GivesTheSameAnswerForTheSameSeed) {
+    const std::vector<std::string> words{"layout",   sample(), "--block", "Bulrushes",
+                                         "--rounds", "2",      "--seed",  "5"};
+    const auto first = say(words), second = say(words);
+    ASSERT_EQ(first.code, 0) << first.err;
+    EXPECT_EQ(first.out, second.out);
+    EXPECT_EQ(first.json()["traced"].size(), 16U);
+    EXPECT_GT(first.json()["used"].get<double>(), 0);
+}
+
+TEST(Stitch, ListsRunsWithThreadAndLength) {
+    const auto plan = say({"stitch", sample(), "--block", "Hurricane lamp"}).json();
+    EXPECT_EQ(plan["runs"].size(), 14U);
+    EXPECT_FALSE(plan["runs"][0]["thread"].get<std::string>().empty());
+    EXPECT_GT(plan["runs"][0]["length"].get<double>(), 0);
+}
+
+TEST(Export, WritesEverySheet) {
+    const TempDir dir;
+    const auto out = [&](const char* what, const char* as, const std::string& file) {
+        return say({"export", sample(), "--block", "Duck family", "--what", what, "--as", as, "-o", file});
+    };
+    EXPECT_EQ(out("tracing", "pdf", dir.file("t.pdf")).code, 0);
+    EXPECT_EQ(out("placement", "pdf", dir.file("p.pdf")).code, 0);
+    EXPECT_EQ(out("cut", "svg", dir.file("c.svg")).code, 0);
+    EXPECT_TRUE(test::readAll(dir.file("t.pdf")).starts_with("%PDF"));
+    EXPECT_EQ(test::tool("rsvg-convert '" + dir.file("c.svg") + "' -o '" + dir.file("c.png") + "'").code, 0);
+}
+
+TEST(Export, RefusesWhatItCannotWriteAsBadUsage) {
+    expectComplaint(say({"export", sample(), "--block", "Heron", "--what", "dance", "--as", "pdf"}), 2,
+                    "dance");
+    expectComplaint(say({"export", sample(), "--block", "Heron", "--what", "cut", "--as", "pdf"}), 2,
+                    "--as svg");
+}
+
+TEST(Check, SaysTheFindingsAsSentences) {
+    const auto checks = say({"check", sample()});
+    ASSERT_EQ(checks.code, 0) << checks.err;
+    for (const auto& finding : checks.json()["findings"])
+        EXPECT_FALSE(finding["says"].get<std::string>().empty());
+}
+
+TEST(Demo, WritesTheSampleAndItsDrawings) {
+    const TempDir dir;
+    ASSERT_EQ(say({"demo", "-o", dir.file("sample")}).code, 0);
+    std::size_t drawings = 0;
+    for (const auto& entry : std::filesystem::directory_iterator(dir.file("sample")))
+        drawings += entry.path().extension() == ".svg";
+    EXPECT_EQ(drawings, 9U);
+    EXPECT_EQ(test::readAll(dir.file("sample/towpath.upstairs")), test::readAll(sample()))
+        << "the same bytes every time";
+    expectComplaint(say({"demo"}), 2, "-o");
+}
+
+TEST(BadInput, NamesTheFileOrTheBlock) {
+    expectComplaint(say({"order", "/no/such.upstairs", "--block", "x"}), 1, "/no/such.upstairs");
+    expectComplaint(say({"order", sample(), "--block", "Steamer"}), 1, "Narrowboat");
+    expectComplaint(say({"import", test::source("tests/broken/refused-empty.svg")}), 1, "refused-empty.svg");
+    expectComplaint(say({"check", drawing("lamp.svg")}), 1, "lamp.svg");
+}
+
+TEST(BadInput, LeavesNoPartialFile) {
+    const TempDir dir;
+    expectComplaint(
+        say({"import", test::source("tests/broken/refused-empty.svg"), "-o", dir.file("out.json")}), 1,
+        "refused-empty.svg");
+    expectComplaint(say({"import", drawing("lamp.svg"), "-o", dir.file("no folder/out.json")}), 1,
+                    "no folder");
+    EXPECT_TRUE(std::filesystem::is_empty(dir.path()));
+}
+
+TEST(BadUsage, AnswersTwo) {
+    expectComplaint(say({}), 2, "--help");
+    expectComplaint(say({"fly"}), 2, "--help");
+    expectComplaint(say({"order"}), 2, "--help");
+    expectComplaint(say({"nest", "x", "--seconds", "-1"}), 2, "--help");
+}
+
+TEST(Help, IsThereForEveryVerb) {
+    for (const char* verb :
+         {"import", "new", "nest", "order", "layout", "stitch", "export", "check", "demo"}) {
+        const auto said = say({verb, "--help"});
+        EXPECT_EQ(said.code, 0) << verb;
+        EXPECT_NE(said.out.find("-o"), std::string::npos) << verb;
+    }
+}
+
+} // namespace
+} // namespace up::cli

@@ -1,0 +1,147 @@
+#!/usr/bin/env python3
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The locks of the house. usage: layering.py SOURCE BUILD
+
+* every #include is allowed by cmake/layering.txt
+* no file over 600 lines; every file of code begins with its licence
+* no library of core, and not the command line, links Qt
+* every header compiles alone
+"""
+import concurrent.futures
+import json
+import os
+import re
+import subprocess
+import sys
+
+SOURCE, BUILD = sys.argv[1], sys.argv[2]
+ROOMS = ("core", "words", "intake", "output", "demo", "cli", "app", "benchmarks")
+POSIX = {"fcntl.h", "unistd.h", "sys/stat.h", "sys/types.h", "signal.h"}
+faults = []
+
+
+def rules():
+    out = {}
+    for line in open(os.path.join(SOURCE, "cmake/layering.txt"), encoding="utf-8"):
+        line = line.split("#")[0].strip()
+        if not line:
+            continue
+        room, rest = line.split(":")
+        rooms, _, foreign = rest.partition("|")
+        out[room.strip()] = (rooms.split(), foreign.split())
+    return out
+
+
+def files():
+    for top in ROOMS + ("tests",):
+        for folder, _, names in os.walk(os.path.join(SOURCE, top)):
+            for name in sorted(names):
+                if name.endswith((".hpp", ".cpp")):
+                    yield os.path.relpath(os.path.join(folder, name), SOURCE)
+
+
+def room_of(path, known):
+    fitting = [r for r in known if path == r or path.startswith(r + "/")]
+    return max(fitting, key=len) if fitting else None
+
+
+def check_includes(path, lines, known):
+    room = room_of(path, known)
+    if room is None:
+        if not path.startswith("tests/"):
+            faults.append(f"{path}: its room is not in cmake/layering.txt")
+        return
+    rooms, foreign = known[room]
+    for number, line in enumerate(lines, 1):
+        found = re.match(r'\s*#include\s+(["<])([^">]+)[">]', line)
+        if not found:
+            continue
+        kind, name = found.groups()
+        if kind == '"':
+            allowed = any(name.startswith(r + "/") for r in rooms + [room])
+        else:
+            standard = re.fullmatch(r"[a-z_0-9]+", name) or name in POSIX
+            allowed = standard or any(name.startswith(f) for f in foreign)
+        if not allowed:
+            faults.append(f"{path}:{number}: {room} may not include {name}")
+
+
+def check_qt():
+    # Link lines as ninja has them: Qt among them means a Qt library crept in.
+    wanted = ["bin/upstairs-cli", "bin/test_base", "bin/test_shape", "bin/test_plan", "bin/test_store", "bin/test_cli"]
+    for name in wanted:
+        path = os.path.join(BUILD, name)
+        if not os.path.exists(path):
+            faults.append(f"{name} was not built")
+            continue
+        needed = subprocess.run(["readelf", "-d", path], capture_output=True, text=True, check=True).stdout
+        if re.search(r"NEEDED.*libQt", needed):
+            faults.append(f"{name} links Qt")
+    for folder, _, names in os.walk(os.path.join(BUILD, "core")):
+        for name in names:
+            if name.endswith(".a"):
+                symbols = subprocess.run(["nm", "-C", "-u", os.path.join(folder, name)], capture_output=True, text=True, check=True).stdout
+                if re.search(r"\bQ(String|Object|Widget|Painter)\b", symbols):
+                    faults.append(f"{name} uses Qt")
+
+
+def compile_alone(path, command):
+    words = [w for w in command.split() if not w.endswith("ccache")]
+    drop = {"-o", "-c", "-MT", "-MF"}
+    kept, skip = [], False
+    for word in words:
+        if skip:
+            skip = False
+        elif word in drop:
+            skip = True
+        elif word != "-MD":
+            kept.append(word)
+    run = subprocess.run(kept + ["-Wno-unused-const-variable", "-fsyntax-only", "-x", "c++", "-include", os.path.join(SOURCE, path), "/dev/null"],
+                         capture_output=True, text=True, cwd=BUILD)
+    return None if run.returncode == 0 else f"{path} does not compile alone: {run.stderr.splitlines()[0] if run.stderr else ''}"
+
+
+def check_headers(headers):
+    database = json.load(open(os.path.join(BUILD, "compile_commands.json"), encoding="utf-8"))
+    commands = {os.path.relpath(e["file"], SOURCE): e["command"] for e in database}
+
+    def nearest(header):
+        same = [f for f in commands if os.path.dirname(f) == os.path.dirname(header)]
+        top = [f for f in commands if f.split("/")[0] == header.split("/")[0]]
+        return commands[sorted(same or top)[0]]
+
+    with concurrent.futures.ThreadPoolExecutor(2) as pool:
+        for fault in pool.map(lambda h: compile_alone(h, nearest(h)), headers):
+            if fault:
+                faults.append(fault)
+
+
+def stamp_of(headers):
+    return max(os.path.getmtime(os.path.join(SOURCE, h)) for h in headers)
+
+
+def main():
+    known = rules()
+    headers = []
+    for path in files():
+        lines = open(os.path.join(SOURCE, path), encoding="utf-8").read().splitlines()
+        if len(lines) > 600:
+            faults.append(f"{path} has {len(lines)} lines; 600 is the most")
+        if not lines or "SPDX-License-Identifier" not in lines[0]:
+            faults.append(f"{path} does not begin with its licence")
+        check_includes(path, lines, known)
+        if path.endswith(".hpp") and not path.startswith("tests/"):
+            headers.append(path)
+    check_qt()
+    # Compiling every header takes a minute; once done, only when a header is newer than the last good run.
+    mark = os.path.join(BUILD, "headers-compile-alone")
+    if not os.path.exists(mark) or os.path.getmtime(mark) < stamp_of(headers):
+        before = len(faults)
+        check_headers(headers)
+        if len(faults) == before:
+            open(mark, "w", encoding="utf-8").close()
+    print("\n".join(faults) if faults else f"{len(headers)} headers, all locks closed")
+    return 1 if faults else 0
+
+
+sys.exit(main())

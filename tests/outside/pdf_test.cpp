@@ -1,0 +1,174 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Printed sheets, measured with poppler's tools: page boxes, fonts, words, and the one-inch square on the
+// rendered page.
+#include "core/plan/trace_plan.hpp"
+#include "intake/svg/svg.hpp"
+#include "output/pages/pages.hpp"
+#include "output/pdf/pdf.hpp"
+#include "tests/support/files.hpp"
+#include "tests/support/shapes.hpp"
+#include "tests/support/tool.hpp"
+
+#include <gtest/gtest.h>
+
+namespace up::output {
+namespace {
+
+using test::must;
+using test::tool;
+
+constexpr int dpi = 600;
+
+struct Printed {
+    test::TempDir dir;
+    std::string path;
+    std::size_t pages = 0;
+};
+
+void print(Printed& printed, const std::vector<sheet::Page>& pages) {
+    printed.path = printed.dir.file("sheet.pdf");
+    printed.pages = pages.size();
+    test::writeAll(printed.path, must(writePdf(pages, "Test")));
+}
+
+quilt::Quilt narrowboat() {
+    const auto path = test::source("demo/drawings/narrowboat.svg");
+    const auto side = measure::Length::ofInches(9, 1);
+    auto quilt = must(edit::addBlock(quilt::emptyQuilt("Q"), "Narrowboat", side, side));
+    quilt = must(
+        edit::addDrawing(quilt, quilt.blocks[0].id, must(intake::readSvg(test::readAll(path), path)), {}, 1));
+    Job job;
+    auto layout = must(plan::layOut(quilt, quilt.blocks[0], {0, 1, 1}, job));
+    return must(edit::setLayout(quilt, quilt.blocks[0].id, std::move(layout), 2));
+}
+
+/// A page as grey pixels.
+struct Picture {
+    int width = 0, height = 0;
+    std::string pixels;
+    [[nodiscard]] bool dark(int x, int y) const {
+        return static_cast<unsigned char>(
+                   pixels[static_cast<std::size_t>(y) * static_cast<std::size_t>(width) +
+                          static_cast<std::size_t>(x)]) < 140;
+    }
+};
+
+Picture rendered(const Printed& printed) {
+    const auto name = printed.dir.file("page");
+    const auto said = tool("pdftoppm -gray -r " + std::to_string(dpi) + " -f 1 -l 1 -singlefile '" +
+                           printed.path + "' '" + name + "'");
+    EXPECT_EQ(said.code, 0) << said.out;
+    const auto bytes = test::readAll(name + ".pgm");
+    Picture out;
+    std::sscanf(bytes.c_str(), "P5 %d %d", &out.width, &out.height);
+    out.pixels = bytes.substr(bytes.size() -
+                              static_cast<std::size_t>(out.width) * static_cast<std::size_t>(out.height));
+    return out;
+}
+
+/// Middles of the dark stretches along a row or column of pixels, in mm.
+std::vector<double> linesAlong(const Picture& picture, bool row, int at, int from, int to) {
+    std::vector<double> out;
+    int start = -1;
+    for (int i = from; i < to; ++i) {
+        const bool dark = row ? picture.dark(i, at) : picture.dark(at, i);
+        if (dark && start < 0) start = i;
+        if (!dark && start >= 0) out.push_back((start + i) / 2.0 * 25.4 / dpi), start = -1;
+    }
+    return out;
+}
+
+void expectInchSquare(const Printed& printed) {
+    const auto picture = rendered(printed);
+    // The square stands in the lower left corner, 10 mm from the edges; its words are in the middle of it.
+    const auto pixel = [](double mm) { return static_cast<int>(mm / 25.4 * dpi); };
+    const double high = picture.height * 25.4 / dpi;
+    const auto across = linesAlong(picture, true, pixel(high - 10 - 5), pixel(5), pixel(10 + 25.4 + 3));
+    const auto down = linesAlong(picture, false, pixel(10 + 4), pixel(high - 10 - 25.4 - 3), pixel(high - 5));
+    ASSERT_EQ(across.size(), 2U);
+    ASSERT_EQ(down.size(), 2U);
+    EXPECT_NEAR(across[1] - across[0], 25.4, 0.05);
+    EXPECT_NEAR(down[1] - down[0], 25.4, 0.05);
+}
+
+void expectPages(const Printed& printed, double widthPt, double heightPt) {
+    const auto info = tool("pdfinfo -box '" + printed.path + "'");
+    EXPECT_EQ(info.code, 0) << info.out;
+    EXPECT_EQ(test::numberAfter(info.out, "Pages:"), static_cast<double>(printed.pages));
+    EXPECT_NEAR(test::numberAfter(info.out, "Page size:"), widthPt, 0.01);
+    EXPECT_NEAR(test::numberAfter(info.out, " x "), heightPt, 0.01);
+}
+
+// Source: ANSI/ASME Y14.1: 8.5 × 11 in, 612 × 792 pt.
+TEST(TracingPdf, IsLetterSizedWithATrueInch) {
+    const auto quilt = narrowboat();
+    Printed printed;
+    print(printed, must(tracingPages(quilt, quilt.blocks[0], {measure::letter})));
+    EXPECT_GT(printed.pages, 1U);
+    expectPages(printed, 612, 792);
+    expectInchSquare(printed);
+}
+
+// Source: ISO 216: 210 × 297 mm, 595.276 × 841.890 pt.
+TEST(PlacementPdf, IsA4SizedWithATrueInch) {
+    const auto quilt = narrowboat();
+    Printed printed;
+    print(printed, must(placementPages(quilt, quilt.blocks[0], {measure::a4})));
+    expectPages(printed, 595.276, 841.890);
+    expectInchSquare(printed);
+}
+
+TEST(TracingPdf, SaysTheSideTheNumbersAndTheFabrics) {
+    const auto quilt = narrowboat();
+    Printed printed;
+    print(printed, must(tracingPages(quilt, quilt.blocks[0], {measure::letter})));
+    const auto text = tool("pdftotext -layout '" + printed.path + "' -").out;
+    EXPECT_NE(text.find("Paper side: reversed"), std::string::npos);
+    EXPECT_NE(text.find("Row 1 of"), std::string::npos);
+    EXPECT_NE(text.find("Print at 100 %"), std::string::npos);
+    EXPECT_NE(text.find("22"), std::string::npos);
+}
+
+TEST(PlacementPdf, SaysThatItIsNotReversed) {
+    const auto quilt = narrowboat();
+    Printed printed;
+    print(printed, must(placementPages(quilt, quilt.blocks[0], {measure::letter})));
+    EXPECT_NE(tool("pdftotext '" + printed.path + "' -").out.find("not reversed"), std::string::npos);
+}
+
+TEST(Pdf, CarriesItsFonts) {
+    const auto quilt = narrowboat();
+    Printed printed;
+    print(printed, must(placementPages(quilt, quilt.blocks[0], {measure::letter})));
+    const auto fonts = tool("pdffonts '" + printed.path + "'").out;
+    EXPECT_NE(fonts.find("Hyperlegible"), std::string::npos) << fonts;
+    EXPECT_EQ(fonts.find(" no  no"), std::string::npos) << "a font is not embedded:\n" << fonts;
+}
+
+TEST(Pdf, OutlinesMeasureTrue) {
+    // One square of exactly 3 in, alone on a placement sheet of a 4 in block.
+    const auto side = measure::Length::ofInches(4, 1);
+    auto quilt = must(edit::addBlock(quilt::emptyQuilt("Q"), "B", side, side));
+    auto drawing = test::drawingOf({{"square", test::square(12.7, 12.7, 76.2)}});
+    drawing.width = drawing.height = 101.6;
+    quilt = must(edit::addDrawing(quilt, quilt.blocks[0].id, drawing, {}, 1));
+    Printed printed;
+    print(printed, must(placementPages(quilt, quilt.blocks[0], {measure::letter})));
+    const auto picture = rendered(printed);
+    // A row through the upper part of the square crosses: raw edge, finished edge, square, diagonals, square,
+    // …
+    const int y = static_cast<int>((10 + 14 + 6.35 + 12.7 + 25) / 25.4 * dpi);
+    const auto lines = linesAlong(picture, true, y, 0, picture.width);
+    bool found = false;
+    for (const double a : lines)
+        for (const double b : lines)
+            found = found || std::abs(b - a - 76.2) < 0.05;
+    EXPECT_TRUE(found);
+}
+
+TEST(WritePdf, NeedsAPage) {
+    EXPECT_EQ(writePdf({}, "x").error().code, Code::nothingToDo);
+}
+
+} // namespace
+} // namespace up::output
