@@ -38,6 +38,9 @@ int takePicture(QApplication& application, Window& window, const QCommandLinePar
             window.session().chooseBlock(block.id);
     window.session().goTo(*view);
     window.session().showTemplates(words.isSet("templates"));
+    const auto number = words.value("piece").toUInt();
+    if (const auto* block = window.session().block(); block && number > 0 && number <= block->pieces.size())
+        window.session().choosePiece(block->pieces[number - 1].id);
     if (words.isSet("turned")) window.session().turnOver();
     window.show();
     do
@@ -63,7 +66,10 @@ int main(int count, char** given) {
                       {"view", "The view for the picture.", "name", "Landing"},
                       {"block", "The block for the picture.", "name", "Narrowboat"},
                       {"templates", "Draw shows every template in the picture."},
-                      {"turned", "The picture shows the other side."}});
+                      {"turned", "The picture shows the other side."},
+                      {"piece", "The piece chosen in the picture.", "number"},
+                      {"import", "Imports a drawing into the first block.", "file"},
+                      {"autosave", "Keeps a recovery copy this long after a change.", "ms", "5000"}});
     words.addPositionalArgument("quilt", "A quilt file to open.", "[quilt]");
     words.process(application);
 
@@ -72,13 +78,15 @@ int main(int count, char** given) {
     const bool picture = words.isSet("picture");
     const auto folder = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
     Window window({folder, data + "/demo/towpath.upstairs",
-                   [] { return static_cast<std::int64_t>(std::time(nullptr)); }});
+                   [] { return static_cast<std::int64_t>(std::time(nullptr)); }, nullptr,
+                   words.value("autosave").toInt()});
     openWindow = &window;
     up::onBrokenCheck(rescue);
     if (!words.positionalArguments().isEmpty())
         window.files().openFile(words.positionalArguments().front());
     else if (words.isSet("demo"))
         window.openSample();
+    if (words.isSet("import")) window.commands().importFile(words.value("import"));
     if (picture) return takePicture(application, window, words);
     window.show();
     window.files().offerRecovery();

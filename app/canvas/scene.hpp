@@ -40,7 +40,7 @@ struct Scene {
     int columns = 0;        ///< 0: as many as make the drawings largest
     double leastHeight = 0; ///< of a row, pixels; the mat scrolls when rows need more than it has
     bool draggable = false; ///< pieces may be moved
-    std::string empty;      ///< what to do first, when there is no panel
+    std::string empty{};    ///< what to do first, when there is no panel
 };
 
 /// The panel from its other side: mirrored left for right, the side named anew.

@@ -2,6 +2,7 @@
 #include "app/window/checks_panel.hpp"
 
 #include "app/look/names.hpp"
+#include "app/look/wrap_label.hpp"
 #include "app/session/fix.hpp"
 #include "words/sentences.hpp"
 
@@ -19,12 +20,14 @@ ChecksPanel::ChecksPanel(Session& session, const Checker& checker, QWidget* pare
     m_title->setProperty("role", "title");
     m_scroll = named(new QScrollArea(this), "checks");
     m_scroll->setWidgetResizable(true);
+    m_scroll->setMinimumHeight(44);
+    m_scroll->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Ignored);
     m_scroll->setFrameShape(QFrame::NoFrame);
     m_scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     m_scroll->setStyleSheet("QScrollArea, QScrollArea > QWidget > QWidget { background: transparent; }");
     auto* column = new QVBoxLayout(this);
     column->addWidget(m_title);
-    column->addWidget(m_scroll);
+    column->addWidget(m_scroll, 1);
     m_list = new QWidget(m_scroll);
     m_rows = new QVBoxLayout(m_list);
     m_rows->setContentsMargins(0, 0, 0, 0);
@@ -54,8 +57,8 @@ QWidget* ChecksPanel::rowFor(const check::Finding& finding) {
     column->setContentsMargins(0, 2, 0, 6);
     column->setSpacing(4);
     const bool blocked = finding.severity == check::Severity::blocked;
-    auto* text = new QLabel((blocked ? "✖ " : "? ") + QString::fromStdString(words::sentence(finding)), row);
-    text->setWordWrap(true);
+    auto* text = new WrapLabel("finding", row);
+    text->setText((blocked ? "✖ " : "? ") + QString::fromStdString(words::sentence(finding)));
     text->setStyleSheet(blocked ? "color: #B03A25; font-weight: 700;" : "color: #7A5A00;");
     column->addWidget(text);
     auto* buttons = new QHBoxLayout;

@@ -2,22 +2,15 @@
 #include "app/window/now_panel.hpp"
 
 #include "app/look/names.hpp"
+#include "app/look/wrap_label.hpp"
 #include "words/now_words.hpp"
 #include "words/sentences.hpp"
 
-#include <QLabel>
 #include <QPushButton>
 #include <QVBoxLayout>
 
 namespace up::app {
 namespace {
-
-QLabel* label(QWidget* parent, const char* role) {
-    auto* out = new QLabel(parent);
-    out->setProperty("role", role);
-    out->setWordWrap(true);
-    return out;
-}
 
 words::NowWords wordsFor(Session& session) {
     const auto* block = session.block();
@@ -36,10 +29,11 @@ words::NowWords wordsFor(Session& session) {
 } // namespace
 
 NowPanel::NowPanel(Session& session, QWidget* parent)
-    : QFrame(parent), m_session(session), m_do(label(this, "do")), m_because(label(this, "because")),
-      m_caution(label(this, "caution")), m_button(named(new QPushButton(this), "now")) {
+    : QFrame(parent), m_session(session), m_do(new WrapLabel("do", this)),
+      m_because(new WrapLabel("because", this)), m_caution(new WrapLabel("caution", this)),
+      m_button(named(new QPushButton(this), "now")) {
     setProperty("card", true);
-    auto* title = label(this, "title");
+    auto* title = new WrapLabel("title", this);
     title->setText("Now");
     m_button->setProperty("big", true);
     auto* column = new QVBoxLayout(this);
@@ -60,22 +54,6 @@ void NowPanel::refresh() {
     m_button->setText(QString::fromStdString(words.button));
     m_caution->setText("⚠ " + QString::fromStdString(words.caution));
     m_caution->setVisible(!words.caution.empty());
-    if (isVisible()) fitWords();
-}
-
-/// Lists below give way to the words, never the other way round.
-void NowPanel::fitWords() {
-    const auto margins = contentsMargins() + layout()->contentsMargins();
-    const int room = width() - margins.left() - margins.right();
-    for (auto* part : {m_do, m_because, m_caution}) {
-        part->setMinimumHeight(0); // the label's own answer is never under its minimum
-        part->setMinimumHeight(part->heightForWidth(room));
-    }
-}
-
-void NowPanel::resizeEvent(QResizeEvent* event) {
-    QFrame::resizeEvent(event);
-    fitWords();
 }
 
 } // namespace up::app

@@ -20,12 +20,8 @@ public:
 signals:
     void wanted();
 
-protected:
-    void resizeEvent(QResizeEvent* event) override;
-
 private:
     void refresh();
-    void fitWords();
 
     Session& m_session;
     QLabel *m_do, *m_because, *m_caution;

@@ -3,6 +3,7 @@
 
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/wrap_label.hpp"
 #include "app/views/pieces.hpp"
 #include "words/sentences.hpp"
 
@@ -18,7 +19,7 @@
 namespace up::app {
 
 PieceCard::PieceCard(Session& session, Asker& asker, QWidget* parent)
-    : QFrame(parent), m_session(session), m_asker(asker), m_title(new QLabel(this)),
+    : QFrame(parent), m_session(session), m_asker(asker), m_title(new WrapLabel("title", this)),
       m_name(named(new QLineEdit(this), "piece.name")), m_fabric(named(new QComboBox(this), "piece.fabric")),
       m_runsOff(named(new QCheckBox("Runs off the block", this), "piece.runsOff")),
       m_step(named(new QPushButton(this), "piece.step")),
@@ -26,8 +27,6 @@ PieceCard::PieceCard(Session& session, Asker& asker, QWidget* parent)
       m_down(named(new QPushButton("Down [", this), "piece.down")),
       m_ruined(named(new QPushButton("Ruined…", this), "piece.ruined")) {
     setProperty("card", true);
-    m_title->setProperty("role", "title");
-    m_title->setWordWrap(true);
     auto* grid = new QGridLayout(this);
     grid->setSpacing(5);
     grid->addWidget(m_title, 0, 0, 1, 2);

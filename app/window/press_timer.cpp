@@ -2,6 +2,7 @@
 #include "app/window/press_timer.hpp"
 
 #include "app/look/names.hpp"
+#include "app/look/wrap_label.hpp"
 #include "core/base/text.hpp"
 
 #include <QApplication>
@@ -14,11 +15,9 @@
 namespace up::app {
 
 PressTimer::PressTimer(Session& session, QWidget* parent)
-    : QFrame(parent), m_session(session), m_what(new QLabel(this)), m_left(new QLabel(this)),
+    : QFrame(parent), m_session(session), m_what(new WrapLabel("quiet", this)), m_left(new QLabel(this)),
       m_button(named(new QPushButton(this), "timer")) {
     setProperty("card", true);
-    m_what->setWordWrap(true);
-    m_what->setProperty("role", "quiet");
     m_left->setObjectName("timer.left");
     m_left->setStyleSheet("font-size: 34px; font-weight: 700;");
     m_tick.setInterval(100);

@@ -3,6 +3,7 @@
 
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/wrap_label.hpp"
 
 #include <QLabel>
 #include <QListWidget>
@@ -12,6 +13,8 @@
 
 namespace up::app {
 namespace {
+
+constexpr int leastHeight = 44; // one row; Now and its caution come first
 
 QPixmap swatchOf(Colour colour) {
     QPixmap pixmap(22, 22);
@@ -27,23 +30,24 @@ QPixmap swatchOf(Colour colour) {
 } // namespace
 
 RowsPanel::RowsPanel(QWidget* parent)
-    : QFrame(parent), m_title(new QLabel(this)), m_list(named(new QListWidget(this), "rows")) {
+    : QFrame(parent), m_title(new WrapLabel("title", this)), m_list(named(new QListWidget(this), "rows")) {
     setProperty("card", true);
-    m_title->setProperty("role", "title");
-    m_title->setWordWrap(true);
     m_list->setWordWrap(true);
+    m_list->setMinimumHeight(leastHeight);
+    m_list->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Ignored);
     m_list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     auto* column = new QVBoxLayout(this);
     column->addWidget(m_title);
-    column->addWidget(m_list);
+    column->addWidget(m_list, 1);
     connect(m_list, &QListWidget::itemClicked, this, [this](const QListWidgetItem* item) {
         if (const auto tag = item->data(Qt::UserRole).toUInt()) emit chosen(tag);
     });
 }
 
 void RowsPanel::show(const Rows& rows) {
-    const int scrolled = m_list->verticalScrollBar()->value();
-    m_title->setText(QString::fromStdString(rows.title));
+    const auto title = QString::fromStdString(rows.title);
+    const int scrolled = title == m_title->text() ? m_list->verticalScrollBar()->value() : 0;
+    m_title->setText(title);
     m_list->clear();
     QListWidgetItem* next = nullptr;
     for (const auto& row : rows.rows) {

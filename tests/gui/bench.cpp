@@ -1,0 +1,111 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "tests/gui/bench.hpp"
+
+#include "app/window/stair.hpp"
+#include "output/pdf/pdf.hpp"
+
+#include <QLabel>
+#include <QPushButton>
+
+namespace up::test {
+
+namespace {
+template<class T> std::optional<T> next(std::deque<T>& answers) {
+    if (answers.empty()) return std::nullopt;
+    T answer = answers.front();
+    answers.pop_front();
+    return answer;
+}
+} // namespace
+
+QString FakeAsker::file(const QString& title) {
+    asked << title;
+    return next(files).value_or(QString());
+}
+
+app::SaveAnswer FakeAsker::saveChanges(const QString& quilt) {
+    asked << "save " + quilt;
+    return next(saves).value_or(app::SaveAnswer::cancel);
+}
+
+std::optional<QString> FakeAsker::text(const QString& title, const QString& question, const QString&) {
+    asked << title + ": " + question;
+    return next(texts);
+}
+
+std::optional<QString> FakeAsker::choice(const QString& title, const QString& question, const QStringList&) {
+    asked << title + ": " + question;
+    return next(choices);
+}
+
+bool FakeAsker::yes(const QString& title, const QString& question, const QString&) {
+    asked << title + ": " + question;
+    return next(yeses).value_or(false);
+}
+
+WindowTest::WindowTest() {
+    openWindow();
+}
+WindowTest::~WindowTest() = default;
+
+void WindowTest::openWindow() {
+    m_window.reset();
+    app::WindowOptions options;
+    options.folder = QString::fromStdString(m_dir.path());
+    options.sample = QString::fromStdString(output::dataFolder() + "/demo/towpath.upstairs");
+    options.clock = [this] { return m_time += 60; };
+    options.asker = &m_asker;
+    options.autosaveDelay = 20;
+    m_window = std::make_unique<app::Window>(std::move(options));
+    m_window->show();
+    m_window->activateWindow();
+    (void)QTest::qWaitForWindowActive(m_window.get());
+}
+
+void WindowTest::openSample() {
+    window().openSample();
+}
+
+void WindowTest::click(const char* button) {
+    QTest::mouseClick(&find<QWidget>(button), Qt::LeftButton);
+}
+
+void WindowTest::climb(app::View view) {
+    auto& stair = find<app::Stair>("stair");
+    QTest::mouseClick(&stair, Qt::LeftButton, {}, stair.placeOf(view).center());
+}
+
+void WindowTest::key(Qt::Key code, Qt::KeyboardModifiers modifiers) {
+    auto* focus = QApplication::focusWidget();
+    QTest::keyClick(focus ? focus : m_window.get(), code, modifiers);
+}
+
+QPoint WindowTest::onMat(shape::Point point, std::size_t panel) {
+    return window().mat().pixelOf(panel, point).toPoint();
+}
+
+QString WindowTest::said() {
+    auto& label = find<QLabel>("says");
+    return label.isVisible() ? label.text() : QString();
+}
+
+void WindowTest::importInto(const char* name, std::size_t pieces) {
+    m_asker.texts = {"Canal", "9 in"};
+    window().commands().newBlock();
+    m_asker.files = {drawing(name)};
+    click("draw.import");
+    EXPECT_SOON(session().block() && block().pieces.size() == pieces, 5000);
+}
+
+void WindowTest::awaitLayout() {
+    EXPECT_SOON(!window().layoutJob().isRunning(), 20'000);
+}
+
+void WindowTest::doTread(app::View view) {
+    climb(view);
+    for (int i = 0; i < 200 && session().next().what == plan::What::step; ++i)
+        key(Qt::Key_Space);
+    EXPECT_NE(session().next().what, plan::What::step);
+}
+
+} // namespace up::test

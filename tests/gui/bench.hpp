@@ -1,0 +1,83 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The real window on a workbench: own folder, own clock, answers to its questions laid ready.
+#pragma once
+
+#include "app/canvas/mat.hpp"
+#include "app/window/window.hpp"
+#include "tests/support/files.hpp"
+
+#include <QTest>
+#include <deque>
+#include <gtest/gtest.h>
+
+namespace up::test {
+
+/// Gives the answers put in; a question without an answer is cancelled and counted.
+class FakeAsker : public app::Asker {
+public:
+    std::deque<QString> files, texts, choices;
+    std::deque<app::SaveAnswer> saves;
+    std::deque<bool> yeses;
+    QColor nextColour{10, 20, 30};
+    QStringList asked;
+
+    QString fileToOpen(const QString& title, const QString&) override { return file(title); }
+    QString fileToSave(const QString& title, const QString&, const QString&) override { return file(title); }
+    app::SaveAnswer saveChanges(const QString& quilt) override;
+    std::optional<QString> text(const QString& title, const QString& question, const QString&) override;
+    std::optional<QString> choice(const QString& title, const QString& question, const QStringList&) override;
+    std::optional<QColor> colour(const QString&, const QColor&) override { return nextColour; }
+    bool yes(const QString& title, const QString& question, const QString&) override;
+    void tell(const QString& sentence) override { asked << sentence; }
+
+private:
+    QString file(const QString& title);
+};
+
+class WindowTest : public testing::Test {
+protected:
+    WindowTest();
+    ~WindowTest() override;
+
+    /// Closes the present window, if any, and opens another in the same folder.
+    void openWindow();
+    void openSample();
+
+    [[nodiscard]] app::Window& window() { return *m_window; }
+    [[nodiscard]] app::Session& session() { return m_window->session(); }
+    [[nodiscard]] const quilt::Block& block() { return *session().block(); }
+    [[nodiscard]] QString drawing(const char* name) const {
+        return QString::fromStdString(source(std::string("demo/drawings/") + name));
+    }
+
+    template<class Widget> Widget& find(const char* name) {
+        auto* found = m_window->findChild<Widget*>(name);
+        if (!found) throw std::runtime_error(std::string("no such control: ") + name);
+        return *found;
+    }
+    void click(const char* button);
+    /// On the stair, with the mouse.
+    void climb(app::View view);
+    void key(Qt::Key key, Qt::KeyboardModifiers modifiers = Qt::NoModifier);
+    /// Clicks at a point of the block on the first panel.
+    [[nodiscard]] QPoint onMat(shape::Point point, std::size_t panel = 0);
+    [[nodiscard]] QString said();
+    /// Imports into a fresh block by way of the window.
+    void importInto(const char* drawing, std::size_t pieces);
+    /// Waits for the layout that was started.
+    void awaitLayout();
+    /// Presses Space while Now has a step on this tread.
+    void doTread(app::View view);
+
+    TempDir m_dir;
+    FakeAsker m_asker;
+    std::int64_t m_time = 1'790'000'000;
+
+private:
+    std::unique_ptr<app::Window> m_window;
+};
+
+} // namespace up::test
+
+/// Waits, with the window alive, until the condition holds; fails after `ms`.
+#define EXPECT_SOON(condition, ms) EXPECT_TRUE(QTest::qWaitFor([&] { return (condition); }, ms)) << #condition

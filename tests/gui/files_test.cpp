@@ -1,0 +1,191 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Files: saving, opening, recent ones, "save changes?", crash and recovery, bad input through the window.
+#include "core/store/quilt_file.hpp"
+#include "core/store/recovery.hpp"
+#include "tests/gui/bench.hpp"
+#include "tests/support/shapes.hpp"
+
+#include <QAction>
+#include <QCloseEvent>
+#include <QMenu>
+#include <QProcess>
+#include <csignal>
+#include <filesystem>
+
+namespace up::test {
+namespace {
+
+using app::SaveAnswer;
+using app::View;
+
+class FilesTest : public WindowTest {
+protected:
+    [[nodiscard]] QString file(const char* name) const { return QString::fromStdString(m_dir.file(name)); }
+    void change() {
+        session().apply(edit::renameQuilt(session().quilt(), "Changed " + std::to_string(++m_changes)),
+                        "rename");
+    }
+    bool close() {
+        QCloseEvent event;
+        QApplication::sendEvent(&window(), &event);
+        return event.isAccepted();
+    }
+    int m_changes = 0;
+};
+
+TEST_F(FilesTest, TheSampleOpensAsACopyThatIsNotSaved) {
+    openSample();
+    EXPECT_EQ(session().quilt().blocks.size(), 9U);
+    EXPECT_TRUE(session().path().isEmpty());
+    EXPECT_FALSE(session().isDirty());
+    EXPECT_EQ(session().view(), View::landing);
+}
+
+TEST_F(FilesTest, SaveAsksForANameOnceAndAddsTheEnding) {
+    change();
+    EXPECT_TRUE(window().isWindowModified());
+    m_asker.files = {file("mine")};
+    key(Qt::Key_S, Qt::ControlModifier);
+    EXPECT_TRUE(std::filesystem::exists(m_dir.file("mine.upstairs")));
+    EXPECT_FALSE(window().isWindowModified());
+    change();
+    key(Qt::Key_S, Qt::ControlModifier);
+    EXPECT_EQ(m_asker.asked.count("Save the quilt"), 1);
+    EXPECT_EQ(must(store::loadQuilt(m_dir.file("mine.upstairs"))).name, "Changed 2");
+}
+
+TEST_F(FilesTest, ClosingAsksOnlyWhenSomethingChanged) {
+    EXPECT_TRUE(close());
+    EXPECT_TRUE(m_asker.asked.isEmpty());
+    change();
+    m_asker.saves = {SaveAnswer::cancel};
+    EXPECT_FALSE(close());
+    m_asker.saves = {SaveAnswer::discard};
+    EXPECT_TRUE(close());
+    m_asker.saves = {SaveAnswer::save};
+    m_asker.files = {file("kept.upstairs")};
+    EXPECT_TRUE(close());
+    EXPECT_TRUE(std::filesystem::exists(m_dir.file("kept.upstairs")));
+}
+
+TEST_F(FilesTest, AFailedSaveKeepsTheWindowOpenAndSaysWhy) {
+    change();
+    m_asker.saves = {SaveAnswer::save};
+    m_asker.files = {"/no/such/folder/q.upstairs"};
+    EXPECT_FALSE(close());
+    EXPECT_TRUE(said().contains("cannot be written")) << said().toStdString();
+    EXPECT_TRUE(session().isDirty());
+}
+
+TEST_F(FilesTest, RecentFilesAreRememberedAndOpen) {
+    change();
+    m_asker.files = {file("a.upstairs")};
+    window().files().saveAs();
+    openWindow();
+    EXPECT_EQ(window().files().recent(), QStringList{file("a.upstairs")});
+    QMenu* recent = nullptr;
+    for (auto* menu : window().findChildren<QMenu*>())
+        if (menu->menuAction()->objectName() == "file.recent") recent = menu;
+    ASSERT_TRUE(recent);
+    ASSERT_EQ(recent->actions().size(), 1);
+    recent->actions().front()->trigger();
+    EXPECT_EQ(session().quilt().name, "Changed 1");
+}
+
+TEST_F(FilesTest, ADamagedFileIsRefusedAndTheOpenQuiltStays) {
+    openSample();
+    writeAll(m_dir.file("bad.upstairs"), "{\"format\":\"upstairs-quilt\",\"version\":1,");
+    writeAll(m_dir.file("new.upstairs"), "{\"format\":\"upstairs-quilt\",\"version\":99}");
+    for (const auto& [name, part] : {std::pair{"bad.upstairs", "damaged"},
+                                     {"new.upstairs", "newer Upstairs"},
+                                     {"none.upstairs", "cannot be opened"}}) {
+        window().files().openFile(file(name));
+        EXPECT_TRUE(said().contains(part)) << said().toStdString();
+        EXPECT_EQ(session().quilt().name, "Towpath");
+    }
+}
+
+TEST_F(FilesTest, ABadDrawingIsRefusedWithASentence) {
+    openSample();
+    const auto before = session().quilt();
+    for (const char* name : {"refused-empty.svg", "refused-not-xml.svg", "refused-other-xml.svg"}) {
+        window().commands().importFile(QString::fromStdString(source(std::string("tests/broken/") + name)));
+        EXPECT_SOON(said().contains(name), 5000);
+        EXPECT_TRUE(session().quilt() == before);
+    }
+}
+
+TEST_F(FilesTest, ACrossingOutlineIsRepairedAndReported) {
+    window().commands().importFile(QString::fromStdString(source("tests/broken/repaired-crossing.svg")));
+    EXPECT_SOON(said().contains("crossed itself"), 5000);
+    EXPECT_EQ(block().pieces.size(), 2U);
+    EXPECT_EQ(block().name, "repaired-crossing") << "a first block needs no questions";
+}
+
+TEST_F(FilesTest, UnsavedWorkIsKeptAsideAndDroppedOnceSaved) {
+    change();
+    EXPECT_SOON(std::filesystem::exists(window().autosave().copy()), 5000);
+    m_asker.files = {file("a.upstairs")};
+    window().files().saveAs();
+    EXPECT_FALSE(std::filesystem::exists(window().autosave().copy()));
+}
+
+TEST_F(FilesTest, WorkIsTakenUpAgainAfterACrash) {
+    // A copy by a process that is gone: what a crash leaves behind.
+    auto quilt = smallQuilt();
+    quilt.name = "Survivor";
+    ASSERT_TRUE(store::keepRecovery(m_dir.file("recovery-999999998.json"), m_dir.file("s.upstairs"), quilt));
+    m_asker.yeses = {true};
+    window().files().offerRecovery();
+    EXPECT_TRUE(session().quilt() == quilt);
+    EXPECT_EQ(session().path(), file("s.upstairs"));
+    EXPECT_TRUE(session().isDirty()) << "it is not saved yet";
+    EXPECT_FALSE(std::filesystem::exists(m_dir.file("recovery-999999998.json")));
+}
+
+/// The real program, killed while it has unsaved work, and started again.
+TEST_F(FilesTest, TheProgramItselfLeavesACopyWhenItIsKilled) {
+    const auto program = QCoreApplication::applicationDirPath() + "/upstairs";
+    QProcess process;
+    auto environment = QProcessEnvironment::systemEnvironment();
+    environment.insert("XDG_DATA_HOME", QString::fromStdString(m_dir.path()));
+    environment.insert("QT_QPA_PLATFORM", "offscreen");
+    process.setProcessEnvironment(environment);
+    process.start(program, {"--demo", "--autosave", "50", "--import", drawing("lamp.svg")});
+    ASSERT_TRUE(process.waitForStarted());
+    const auto folder = m_dir.file("upstairs");
+    const auto copies = [&] {
+        std::error_code ignored;
+        for (const auto& entry : std::filesystem::directory_iterator(folder, ignored))
+            if (entry.path().filename().string().starts_with("recovery-") &&
+                entry.path().extension() == ".json")
+                return true;
+        return false;
+    };
+    EXPECT_SOON(copies(), 20'000);
+    ::kill(static_cast<pid_t>(process.processId()), SIGKILL);
+    process.waitForFinished();
+    const auto left = store::leftRecoveries(folder);
+    ASSERT_EQ(left.size(), 1U);
+    EXPECT_EQ(left.front().quilt.name, "Towpath");
+    EXPECT_EQ(left.front().quilt.blocks[0].pieces.size(), 22U + 14U);
+}
+
+TEST_F(FilesTest, NewAndRenameAndRemoveBlocks) {
+    m_asker.texts = {"First", "12 x 9"};
+    window().commands().newBlock();
+    EXPECT_EQ(block().name, "First");
+    EXPECT_EQ(block().width, measure::Length::ofInches(12, 1));
+    m_asker.texts = {"Second"};
+    window().commands().renameBlock();
+    EXPECT_EQ(block().name, "Second");
+    window().commands().removeBlock();
+    EXPECT_TRUE(session().quilt().blocks.empty());
+    m_asker.texts = {"Third", "0"};
+    window().commands().newBlock();
+    EXPECT_TRUE(session().quilt().blocks.empty());
+    EXPECT_TRUE(said().contains("must be between")) << said().toStdString();
+}
+
+} // namespace
+} // namespace up::test

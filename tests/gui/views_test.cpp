@@ -1,0 +1,161 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What the views compute and show.
+#include "app/views/view.hpp"
+#include "tests/gui/bench.hpp"
+
+#include <QLabel>
+#include <QListWidget>
+#include <QPushButton>
+
+namespace up::test {
+namespace {
+
+using app::Side;
+using app::View;
+
+class Views : public WindowTest {
+protected:
+    Views() { openSample(); }
+    void choose(const char* name) {
+        for (const auto& candidate : session().quilt().blocks)
+            if (candidate.name == name) session().chooseBlock(candidate.id);
+    }
+    [[nodiscard]] const app::Scene& scene() { return window().mat().scene(); }
+    [[nodiscard]] app::Rows rows() { return app::partsFor(session()).rows; }
+};
+
+TEST_F(Views, NoDrawingIsWithoutItsSide) {
+    for (const View view : {View::draw, View::trace, View::bond, View::cut, View::lay, View::fuse,
+                            View::stitch, View::finish}) {
+        session().goTo(view);
+        ASSERT_FALSE(scene().panels.empty()) << app::nameOf(view).toStdString();
+        for (const auto& panel : scene().panels)
+            EXPECT_NE(panel.side, Side::plain) << app::nameOf(view).toStdString();
+    }
+}
+
+TEST_F(Views, PaperSideFlagsPointLeftAndFrontFlagsRight) {
+    for (const View view : {View::draw, View::trace, View::bond, View::lay, View::fuse, View::stitch}) {
+        session().goTo(view);
+        for (const auto& panel : scene().panels)
+            for (const auto& layer : panel.layers)
+                for (const auto& item : layer.items)
+                    if (const auto* flag = std::get_if<sheet::Flag>(&item)) {
+                        EXPECT_EQ(flag->pointsLeft, panel.side == Side::paper)
+                            << app::nameOf(view).toStdString();
+                    }
+    }
+}
+
+TEST_F(Views, DrawShowsTheBlockBesideItsReversal) {
+    session().goTo(View::draw);
+    ASSERT_EQ(scene().panels.size(), 2U);
+    EXPECT_EQ(scene().panels[0].side, Side::front);
+    EXPECT_EQ(scene().panels[1].side, Side::paper);
+    click("draw.templates");
+    EXPECT_EQ(scene().panels.size(), block().pieces.size());
+    EXPECT_EQ(scene().badges, app::Badges::pair);
+    EXPECT_EQ(scene().panels[0].below, "1 13/16 × 1 13/16 in");
+}
+
+TEST_F(Views, TraceTellsTheWebUsedAndEveryChunk) {
+    session().goTo(View::trace);
+    EXPECT_TRUE(QString::fromStdString(rows().title).contains("of the roll used"));
+    std::size_t pieces = 0;
+    for (const auto& chunk : session().derived().trace().chunks)
+        pieces += chunk.pieces.size();
+    EXPECT_EQ(pieces, block().pieces.size());
+    EXPECT_EQ(rows().rows.size(), session().derived().trace().chunks.size());
+}
+
+TEST_F(Views, BondListsOnePatchPerChunkWithItsSize) {
+    session().goTo(View::bond);
+    EXPECT_EQ(scene().panels.size(), session().derived().trace().chunks.size());
+    for (const auto& row : rows().rows) {
+        EXPECT_NE(row.text.find(" on "), std::string::npos);
+        EXPECT_NE(row.detail.find("patch at least"), std::string::npos);
+    }
+}
+
+TEST_F(Views, StitchPutsTheLowestFirstAndNamesThreads) {
+    choose("Hurricane lamp");
+    session().goTo(View::stitch);
+    const auto list = rows();
+    ASSERT_EQ(list.rows.size(), 14U);
+    EXPECT_TRUE(list.rows[0].next);
+    EXPECT_NE(list.title.find("thread change"), std::string::npos);
+}
+
+TEST_F(Views, FinishGivesTheTrimSize) {
+    choose("Lock gate");
+    session().goTo(View::finish);
+    EXPECT_EQ(rows().rows[0].text, "Trim to 9 1/2 × 9 1/2 in");
+    EXPECT_TRUE(rows().rows[0].done);
+}
+
+TEST_F(Views, TheLandingShowsTheQuiltInItsSetting) {
+    EXPECT_EQ(scene().panels.size(), 9U);
+    EXPECT_EQ(scene().columns, 3);
+    EXPECT_TRUE(scene().panels[5].done) << "the lock gate is finished";
+    EXPECT_DOUBLE_EQ(scene().panels[5].stair[7], 1.0);
+    EXPECT_LT(scene().panels[0].stair[7], 1.0);
+}
+
+/// As the sample is described: one stitched, one fused, one laid, two cut, the rest earlier.
+TEST_F(Views, TheSampleIsCaughtInMidWork) {
+    std::map<quilt::Tread, int> at;
+    for (const auto& candidate : session().quilt().blocks)
+        ++at[plan::currentTread(candidate)];
+    EXPECT_TRUE(std::any_of(session().quilt().blocks.begin(), session().quilt().blocks.end(),
+                            [](const auto& b) { return b.trimmed; }));
+    EXPECT_EQ(at[quilt::Tread::stitch], 1) << "fused, to be stitched";
+    EXPECT_EQ(at[quilt::Tread::fuse], 1) << "laid, to be fused";
+    EXPECT_EQ(at[quilt::Tread::cut] + at[quilt::Tread::lay], 2) << "cut, wholly or half";
+}
+
+TEST_F(Views, MetricChangesEveryMeasure) {
+    session().apply(edit::setUnits(session().quilt(), measure::System::metric), "metric");
+    choose("Lock gate");
+    session().goTo(View::finish);
+    EXPECT_EQ(rows().rows[0].text, "Trim to 24.1 × 24.1 cm");
+}
+
+TEST_F(Views, AnEmptyQuiltSaysWhatToDoFirst) {
+    m_asker.saves = {app::SaveAnswer::discard};
+    window().files().startNew();
+    for (const View view : app::allViews) {
+        session().goTo(view);
+        if (scene().panels.empty() && view != View::logbook) {
+            EXPECT_FALSE(scene().empty.empty()) << app::nameOf(view).toStdString();
+        }
+        EXPECT_FALSE(find<QPushButton>("now").text().isEmpty());
+    }
+}
+
+TEST_F(Views, NothingIsCutOffAt1280By800) {
+    EXPECT_EQ(window().size(), QSize(1280, 800));
+    for (const auto& candidate : session().quilt().blocks) {
+        session().chooseBlock(candidate.id);
+        for (const View view : app::allViews) {
+            session().goTo(view);
+            for (int i = 0; i < 3; ++i)
+                QCoreApplication::processEvents();
+            EXPECT_EQ(window().size(), QSize(1280, 800))
+                << candidate.name << " " << app::nameOf(view).toStdString();
+            for (auto* button : window().findChildren<QPushButton*>())
+                if (button->isVisible()) {
+                    EXPECT_GE(button->width(), button->sizeHint().width() - 2)
+                        << button->text().toStdString();
+                }
+            for (auto* label : window().findChildren<QLabel*>())
+                if (label->isVisible() && label->wordWrap()) {
+                    EXPECT_GE(label->height() + 1, label->heightForWidth(label->width()))
+                        << candidate.name << " " << app::nameOf(view).toStdString() << ": "
+                        << label->text().toStdString();
+                }
+        }
+    }
+}
+
+} // namespace
+} // namespace up::test
