@@ -6,6 +6,9 @@
 #include <QPalette>
 #include <QStyleFactory>
 
+/// Resources of a static library must be asked for, from outside any namespace.
+static void readyIcons() { Q_INIT_RESOURCE(icons); }
+
 namespace up::app::look {
 namespace {
 
@@ -32,6 +35,8 @@ QPushButton[big="true"]:disabled { background: @line; color: @slate; border-colo
 QLineEdit, QComboBox { background: @panel; border: 1px solid #A9B0B3; border-radius: 5px; padding: 3px 8px;
   min-height: 26px; }
 QLineEdit:focus, QComboBox:focus { border: 2px solid @brass; }
+QComboBox::drop-down { border: none; width: 24px; }
+QComboBox::down-arrow { image: url(:/icons/down.xpm); width: 11px; height: 6px; }
 QCheckBox { min-height: 32px; spacing: 8px; }
 QListWidget { background: @panel; border: none; outline: none; }
 QListWidget::item { padding: 5px 4px; border-bottom: 1px solid #ECEAE3; }
@@ -57,6 +62,7 @@ QScrollBar::add-line, QScrollBar::sub-line { height: 0; }
 } // namespace
 
 void apply(QApplication& application, const QString& dataFolder) {
+    readyIcons();
     for (const char* name : {"AtkinsonHyperlegible_400Regular.ttf", "AtkinsonHyperlegible_700Bold.ttf"})
         QFontDatabase::addApplicationFont(dataFolder + "/fonts/" + name);
     QApplication::setStyle(QStyleFactory::create("Fusion"));

@@ -27,7 +27,7 @@ ViewParts fuseParts(const Look& look) {
                     {edge}, std::nullopt, sheet::Pen{look::brassBright, 0.8, sheet::Dash::solid}});
         parts.rows.rows.push_back(std::move(row));
     }
-    panel.layers.insert(panel.layers.end() - 1, std::move(ready));
+    panel.layers.insert(panel.layers.end() - 2, std::move(ready)); // under what is chosen, and the numbers
     parts.scene.panels.push_back(std::move(panel));
     return parts;
 }

@@ -9,16 +9,11 @@ namespace {
 
 /// Measures from the finished edges; an edge that the piece runs over is named instead.
 std::string whereWords(const Look& look, const shape::Box& box, bool runsOff) {
-    std::string out;
-    if (box.left >= 0)
-        out = near(look.quilt, box.left) + " from left";
-    else if (runsOff)
-        out = "off the left";
-    if (box.top >= 0)
-        out += (out.empty() ? "" : ", ") + near(look.quilt, box.top) + " from top";
-    else if (runsOff)
-        out += std::string(out.empty() ? "" : ", ") + "off the top";
-    return out;
+    const auto edge = [&](const char* name, double mm) {
+        return mm < 0 && runsOff ? std::string("off the ") + name
+                                 : name + (" " + near(look.quilt, std::max(0.0, mm)));
+    };
+    return edge("left", box.left) + ", " + edge("top", box.top);
 }
 
 } // namespace

@@ -46,7 +46,7 @@ ViewParts stitchParts(const Look& look) {
         if (!run.done) left = left + run.length;
         Row row{std::to_string(plan::numberOf(look.block, run.piece)) + " " +
                     find(look.block.pieces, run.piece)->name,
-                threadName(look.quilt, run.thread) + ", " + say(look.quilt, run.length), run.piece.value};
+                threadName(look.quilt, run.thread) + ", " + near(look.quilt, run.length.mm()), run.piece.value};
         if (!run.done && run.thread != on) row.detail = "Thread: " + row.detail;
         if (!run.done) on = run.thread;
         row.swatch = threadColour(look.quilt, run.thread);
@@ -54,12 +54,12 @@ ViewParts stitchParts(const Look& look) {
         row.next = next;
         parts.rows.rows.push_back(std::move(row));
     }
-    panel.layers.insert(panel.layers.end() - 1, std::move(edges));
+    panel.layers.insert(panel.layers.end() - 2, std::move(edges)); // under what is chosen, and the numbers
     parts.scene.panels.push_back(std::move(panel));
     const int changes = plan.threadChanges;
     parts.rows.title = left == measure::Length{}
                            ? "All edges are stitched"
-                           : say(look.quilt, left) + " to stitch, " + std::to_string(changes) +
+                           : near(look.quilt, left.mm()) + " to stitch, " + std::to_string(changes) +
                                  (changes == 1 ? " thread change" : " thread changes");
     return parts;
 }

@@ -54,6 +54,22 @@ Panel sheetPanel(const Look& look, const quilt::Web& web, int number) {
     return panel;
 }
 
+/// Before there is a layout: what will be traced for which fabric.
+Rows byFabric(const Look& look) {
+    Rows rows{"To trace, by fabric", {}};
+    for (const auto& fabric : look.quilt.fabrics) {
+        std::vector<PieceId> pieces;
+        for (const auto& piece : look.block.pieces)
+            if (piece.fabric == fabric.id) pieces.push_back(piece.id);
+        if (pieces.empty()) continue;
+        Row row{fabric.name, (pieces.size() == 1 ? "piece " : "pieces ") + numbersOf(look.block, pieces),
+                pieces.front().value};
+        row.swatch = fabric.colour;
+        rows.rows.push_back(std::move(row));
+    }
+    return rows;
+}
+
 } // namespace
 
 ViewParts traceParts(const Look& look) {
@@ -64,6 +80,7 @@ ViewParts traceParts(const Look& look) {
         parts.scene.empty = "Nothing is laid out yet.\n“Lay out” reverses every piece, groups them by fabric "
                             "and fits them on " +
                             (web ? web->name : std::string("the web")) + ".";
+        parts.rows = byFabric(look);
         return parts;
     }
     for (int i = 0; i < std::max(1, trace.sheets); ++i)

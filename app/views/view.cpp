@@ -21,19 +21,38 @@ ViewParts treadParts(View view, const Look& look) {
     return {};
 }
 
+/// Where nothing is drawn yet, the way a block goes.
+Rows wayOfABlock() {
+    return {"How a block goes",
+            {{"1 Draw", "bring the pattern in and set its size", 0},
+             {"2 Trace", "lay the reversed pieces out on web", 0},
+             {"3 Bond", "press web to the wrong side of fabric", 0},
+             {"4 Cut", "draw the marks, cut on the line", 0},
+             {"5 Lay", "paper off, every piece in its place", 0},
+             {"6 Fuse", "press for good, test the edges", 0},
+             {"7 Stitch", "the edges that show, lowest first", 0},
+             {"8 Finish", "trim to size", 0}}};
+}
+
 } // namespace
 
 ViewParts partsFor(Session& session) {
     const auto view = session.view();
     if (view == View::stash) return stashParts(session.quilt());
-    if (view == View::landing) return landingParts(session.quilt(), session.blockId());
     ViewParts parts;
+    if (view == View::landing) {
+        parts = landingParts(session.quilt(), session.blockId());
+        if (session.quilt().blocks.empty()) parts.rows = wayOfABlock();
+        return parts;
+    }
     const auto* block = session.block();
     if (!block) {
         parts.scene.empty = "This quilt has no block yet.\nPress “New block…” and give its finished size.";
+        parts.rows = wayOfABlock();
     } else if (block->pieces.empty()) {
         parts.scene.empty =
             "“" + block->name + "” has no pieces yet.\nImport a drawing: every filled shape becomes a piece.";
+        parts.rows = wayOfABlock();
     } else {
         const auto next = session.next();
         const auto* piece = session.piece();

@@ -66,7 +66,6 @@ void RowsPanel::show(const Rows& rows) {
     }
     m_list->verticalScrollBar()->setValue(scrolled);
     if (next) m_list->scrollToItem(next);
-    setVisible(!rows.rows.empty() || !rows.title.empty());
 }
 
 } // namespace up::app
