@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/asker.hpp"
 
+#include "app/dialogs/web_dialog.hpp"
+
 #include <QColorDialog>
 #include <QFileDialog>
 #include <QInputDialog>
@@ -45,6 +47,11 @@ std::optional<QString> DialogAsker::choice(const QString& title, const QString& 
 std::optional<QColor> DialogAsker::colour(const QString& title, const QColor& proposed) {
     const QColor answer = QColorDialog::getColor(proposed, m_parent, title);
     return answer.isValid() ? std::optional(answer) : std::nullopt;
+}
+
+std::optional<quilt::Web> DialogAsker::web(const quilt::Web& web, measure::System units) {
+    WebDialog dialog(web, units, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.web()) : std::nullopt;
 }
 
 bool DialogAsker::yes(const QString& title, const QString& question, const QString& yesWords) {

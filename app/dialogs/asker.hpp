@@ -2,6 +2,8 @@
 // Every question the program asks, behind one interface, so that tests can answer.
 #pragma once
 
+#include "core/quilt/quilt.hpp"
+
 #include <QColor>
 #include <QString>
 #include <QStringList>
@@ -26,6 +28,7 @@ public:
     virtual std::optional<QString> choice(const QString& title, const QString& question,
                                           const QStringList& choices) = 0;
     virtual std::optional<QColor> colour(const QString& title, const QColor& proposed) = 0;
+    virtual std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) = 0;
     virtual bool yes(const QString& title, const QString& question, const QString& yesWords) = 0;
     virtual void tell(const QString& sentence) = 0;
 };
@@ -42,6 +45,7 @@ public:
     std::optional<QString> choice(const QString& title, const QString& question,
                                   const QStringList& choices) override;
     std::optional<QColor> colour(const QString& title, const QColor& proposed) override;
+    std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) override;
     bool yes(const QString& title, const QString& question, const QString& yesWords) override;
     void tell(const QString& sentence) override;
 

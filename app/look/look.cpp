@@ -7,7 +7,9 @@
 #include <QStyleFactory>
 
 /// Resources of a static library must be asked for, from outside any namespace.
-static void readyIcons() { Q_INIT_RESOURCE(icons); }
+static void readyIcons() {
+    Q_INIT_RESOURCE(icons);
+}
 
 namespace up::app::look {
 namespace {

@@ -46,7 +46,8 @@ ViewParts stitchParts(const Look& look) {
         if (!run.done) left = left + run.length;
         Row row{std::to_string(plan::numberOf(look.block, run.piece)) + " " +
                     find(look.block.pieces, run.piece)->name,
-                threadName(look.quilt, run.thread) + ", " + near(look.quilt, run.length.mm()), run.piece.value};
+                threadName(look.quilt, run.thread) + ", " + near(look.quilt, run.length.mm()),
+                run.piece.value};
         if (!run.done && run.thread != on) row.detail = "Thread: " + row.detail;
         if (!run.done) on = run.thread;
         row.swatch = threadColour(look.quilt, run.thread);

@@ -13,6 +13,7 @@
 #include "words/sentences.hpp"
 
 #include <QFileInfo>
+#include <algorithm>
 
 namespace up::app {
 
@@ -108,17 +109,73 @@ void Commands::removePiece() {
         m_session.apply(edit::removePiece(m_session.quilt(), m_session.blockId(), piece->id), "remove piece");
 }
 
-void Commands::newFabric() {
-    const auto name = m_asker.text("New fabric", "What do you call it?", "");
-    if (!name || name->trimmed().isEmpty()) return;
+void Commands::renameQuilt() {
+    const auto name =
+        m_asker.text("Rename quilt", "What is it called?", QString::fromStdString(m_session.quilt().name));
+    if (name && !name->trimmed().isEmpty())
+        m_session.apply(edit::renameQuilt(m_session.quilt(), name->trimmed().toStdString()), "rename quilt");
+}
+
+std::optional<std::pair<std::string, Colour>> Commands::askSwatch(const QString& title) {
+    const auto name = m_asker.text(title, "What do you call it?", "");
+    if (!name || name->trimmed().isEmpty()) return std::nullopt;
     const auto colour = m_asker.colour("Its colour", look::q(look::brass));
-    if (!colour) return;
+    if (!colour) return std::nullopt;
     const auto channel = [](int value) { return static_cast<std::uint8_t>(value); };
-    auto made = edit::addFabric(m_session.quilt(), name->trimmed().toStdString(),
-                                {channel(colour->red()), channel(colour->green()), channel(colour->blue())});
+    return std::pair{name->trimmed().toStdString(),
+                     Colour{channel(colour->red()), channel(colour->green()), channel(colour->blue())}};
+}
+
+void Commands::newFabric() {
+    const auto asked = askSwatch("New fabric");
+    if (!asked) return;
+    auto made = edit::addFabric(m_session.quilt(), asked->first, asked->second);
     const auto* piece = m_session.piece();
     if (made && piece) made = edit::setFabric(*made, m_session.blockId(), piece->id, made->fabrics.back().id);
     m_session.apply(std::move(made), "new fabric");
+}
+
+void Commands::renameFabric() {
+    const auto* piece = m_session.piece();
+    const auto* fabric = piece ? find(m_session.quilt().fabrics, piece->fabric) : nullptr;
+    if (!fabric) return emit m_session.trouble("Choose a piece first: its fabric will be renamed.");
+    const FabricId id = fabric->id;
+    const auto name =
+        m_asker.text("Rename fabric", "What do you call it?", QString::fromStdString(fabric->name));
+    if (name && !name->trimmed().isEmpty())
+        m_session.apply(edit::renameFabric(m_session.quilt(), id, name->trimmed().toStdString()),
+                        "rename fabric");
+}
+
+void Commands::newThread() {
+    const auto asked = askSwatch("New thread");
+    if (!asked) return;
+    auto made = edit::addThread(m_session.quilt(), asked->first, asked->second);
+    const auto* piece = m_session.piece();
+    if (made && piece) made = edit::setThread(*made, m_session.blockId(), piece->id, made->threads.back().id);
+    m_session.apply(std::move(made), "new thread");
+}
+
+void Commands::editWeb() {
+    const auto* block = m_session.block();
+    const auto* known = block ? find(m_session.quilt().webs, block->web) : nullptr;
+    if (!known) return newWeb();
+    if (const auto web = m_asker.web(*known, m_session.quilt().units))
+        m_session.apply(edit::putWeb(m_session.quilt(), *web), "change web");
+}
+
+void Commands::newWeb() {
+    const auto* block = m_session.block();
+    auto proposed = quilt::emptyQuilt("").webs.front();
+    proposed.id = {};
+    proposed.name = "New web";
+    const auto web = m_asker.web(proposed, m_session.quilt().units);
+    if (!web) return;
+    auto made = edit::putWeb(m_session.quilt(), *web);
+    const bool free = block && std::all_of(block->pieces.begin(), block->pieces.end(),
+                                           [](const auto& p) { return p.work.step == Step::toTrace; });
+    if (made && free) made = edit::setWeb(*made, block->id, made->webs.back().id);
+    m_session.apply(std::move(made), "new web");
 }
 
 void Commands::restack(int by) {

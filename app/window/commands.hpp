@@ -24,7 +24,13 @@ public:
     void renameBlock();
     void removeBlock();
     void removePiece();
+    void renameQuilt();
     void newFabric();
+    void renameFabric();
+    void newThread();
+    /// Asks for the leaflet's figures of the block's web.
+    void editWeb();
+    void newWeb();
     void restack(int by);
 
     /// Asks for a drawing, reads it aside, adds its pieces; makes a block named after the file if there is
@@ -41,6 +47,8 @@ signals:
     void told(const QString& sentence);
 
 private:
+    /// A name and a colour, both asked for.
+    [[nodiscard]] std::optional<std::pair<std::string, Colour>> askSwatch(const QString& title);
     [[nodiscard]] Result<void> mayDoAll(const std::vector<PieceId>& pieces, quilt::Step step) const;
     void addDrawing(const QString& path, const quilt::Drawing& drawing);
     void write(const QString& title, const QString& kinds, const QString& ending,

@@ -65,8 +65,13 @@ void Menus::buildEdit() {
     m_redo->setShortcuts({QKeySequence("Ctrl+Y"), QKeySequence("Ctrl+Shift+Z")});
     menu->addSeparator();
     add(menu, "edit.newFabric", "New &fabric…", {}, [&] { commands.newFabric(); });
+    add(menu, "edit.renameFabric", "Rename fabric…", {}, [&] { commands.renameFabric(); });
+    add(menu, "edit.newThread", "New &thread…", {}, [&] { commands.newThread(); });
+    add(menu, "edit.newWeb", "New &web…", {}, [&] { commands.newWeb(); });
+    menu->addSeparator();
     add(menu, "edit.removePiece", "Remove &piece", {}, [&] { commands.removePiece(); });
     menu->addSeparator();
+    add(menu, "edit.renameQuilt", "Rename &quilt…", {}, [&] { commands.renameQuilt(); });
     add(menu, "edit.rename", "Re&name block…", {}, [&] { commands.renameBlock(); });
     add(menu, "edit.removeBlock", "Remove &block", {}, [&] { commands.removeBlock(); });
     menu->addSeparator();

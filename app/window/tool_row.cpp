@@ -25,6 +25,7 @@ ToolRow::ToolRow(Session& session, LayoutJob& layout, QWidget* parent)
     buildDraw(*row);
     buildTrace(*row);
     buildLay(*row);
+    buildStitch(*row);
     row->addStretch();
     connect(&m_session, &Session::changed, this, &ToolRow::refresh);
     connect(&m_layout, &LayoutJob::runningChanged, this, &ToolRow::refresh);
@@ -64,7 +65,10 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
     m_layOut = on({View::trace}, named(new QPushButton(this), "trace.layout"));
     auto* pages = on({View::trace}, named(new QPushButton("Tracing pages…", this), "trace.pages"));
     auto* cut = on({View::cut}, named(new QPushButton("Cut file…", this), "cut.file"));
+    auto* about = on({View::trace}, named(new QPushButton("About it…", this), "trace.editWeb"));
+    connect(about, &QPushButton::clicked, this, [this] { emit wished(Wish::editWeb); });
     row.addWidget(m_web);
+    row.addWidget(about);
     row.addWidget(m_layOut);
     row.addWidget(pages);
     row.addWidget(cut);
@@ -98,6 +102,19 @@ void ToolRow::buildLay(QHBoxLayout& row) {
     connect(left, &QPushButton::clicked, this, [this] { turn(-5); });
     connect(right, &QPushButton::clicked, this, [this] { turn(5); });
     connect(sheet, &QPushButton::clicked, this, [this] { emit wished(Wish::placementSheet); });
+}
+
+void ToolRow::buildStitch(QHBoxLayout& row) {
+    auto* name = on({View::stitch}, new QLabel("Thread for the chosen piece", this));
+    m_thread = on({View::stitch}, named(new QComboBox(this), "stitch.thread"));
+    row.addWidget(name);
+    row.addWidget(m_thread);
+    connect(m_thread, &QComboBox::activated, this, [this](int i) {
+        if (const auto* piece = m_session.piece())
+            m_session.apply(edit::setThread(m_session.quilt(), m_session.blockId(), piece->id,
+                                            ThreadId{m_thread->itemData(i).toUInt()}),
+                            "change thread");
+    });
 }
 
 void ToolRow::turn(double degrees) {
@@ -149,6 +166,9 @@ void ToolRow::fillChoices() {
     };
     fill(*m_web, quilt.webs, block ? block->web.value : 0, false);
     fill(*m_background, quilt.fabrics, block ? block->background.value : 0, true);
+    const auto* piece = m_session.piece();
+    fill(*m_thread, quilt.threads, piece ? piece->thread.value : 0, true);
+    m_thread->setEnabled(piece != nullptr);
     if (m_background->currentIndex() < 0) m_background->setPlaceholderText("Background…");
 }
 

@@ -16,7 +16,7 @@ class QPushButton;
 namespace up::app {
 
 /// What the row asks the window to do.
-enum class Wish { newBlock, import, tracingPages, placementSheet, cutFile };
+enum class Wish { newBlock, import, editWeb, tracingPages, placementSheet, cutFile };
 
 class ToolRow : public QWidget {
     Q_OBJECT
@@ -34,6 +34,7 @@ private:
     void buildDraw(QHBoxLayout& row);
     void buildTrace(QHBoxLayout& row);
     void buildLay(QHBoxLayout& row);
+    void buildStitch(QHBoxLayout& row);
     void refresh();
     void fillChoices();
     void readSize();
@@ -42,7 +43,7 @@ private:
     Session& m_session;
     LayoutJob& m_layout;
     std::vector<std::pair<QWidget*, std::vector<View>>> m_shown;
-    QComboBox *m_web = nullptr, *m_paper = nullptr, *m_background = nullptr;
+    QComboBox *m_web = nullptr, *m_paper = nullptr, *m_background = nullptr, *m_thread = nullptr;
     QLineEdit* m_size = nullptr;
     QCheckBox* m_reversed = nullptr;
     QPushButton *m_templates = nullptr, *m_layOut = nullptr;

@@ -183,6 +183,7 @@ void Window::fulfil(int wish) {
     switch (static_cast<Wish>(wish)) {
     case Wish::newBlock: return m_commands.newBlock();
     case Wish::import: return m_commands.importDrawing();
+    case Wish::editWeb: return m_commands.editWeb();
     case Wish::tracingPages: return m_commands.writeTracing(m_tools->wantsA4());
     case Wish::placementSheet: return m_commands.writePlacement(m_tools->wantsA4());
     case Wish::cutFile: return m_commands.writeCutFile();

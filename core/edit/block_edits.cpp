@@ -126,6 +126,22 @@ Edited setWeb(const Quilt& quilt, BlockId id, WebId web) {
     });
 }
 
+Edited putWeb(const Quilt& quilt, quilt::Web web) {
+    for (const Length side : {web.width, web.length})
+        if (side < leastSide || side > mostWeb)
+            return failure(Code::absurdSize,
+                           {"size of the web", measure::say(side, quilt.units),
+                            measure::say(leastSide, quilt.units), measure::say(mostWeb, quilt.units)});
+    Quilt out = quilt;
+    if (auto* known = find(out.webs, web.id)) {
+        *known = std::move(web);
+    } else {
+        web.id = WebId{out.nextId++};
+        out.webs.push_back(std::move(web));
+    }
+    return out;
+}
+
 Edited setTrimmed(const Quilt& quilt, BlockId id, std::int64_t time) {
     return changeBlock(quilt, id, [&](Quilt& out, Block& block) {
         block.trimmed = true;

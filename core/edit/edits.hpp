@@ -64,6 +64,14 @@ struct ImportOptions {
 /// A new fabric and, with the same name, its thread.
 [[nodiscard]] Edited addFabric(const Quilt& quilt, std::string name, Colour colour);
 
+[[nodiscard]] Edited addThread(const Quilt& quilt, std::string name, Colour colour);
+
+// --- web
+/// Replaces the web with this id; with none, adds it under a new one. Errors: Code::absurdSize for sides
+/// outside leastSide…mostWeb.
+inline constexpr Length mostWeb = Length::ofInches(3600, 1);
+[[nodiscard]] Edited putWeb(const Quilt& quilt, quilt::Web web);
+
 // --- the work
 [[nodiscard]] Edited setLayout(const Quilt& quilt, BlockId block, quilt::Layout layout, std::int64_t time);
 /// One step done on each piece, logged. Errors: Code::notYet by the piece's own history (quilt::advanced).

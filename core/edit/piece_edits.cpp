@@ -90,6 +90,12 @@ Edited addFabric(const Quilt& quilt, std::string name, Colour colour) {
     return out;
 }
 
+Edited addThread(const Quilt& quilt, std::string name, Colour colour) {
+    Quilt out = quilt;
+    out.threads.push_back({ThreadId{out.nextId++}, std::move(name), colour, ""});
+    return out;
+}
+
 ThreadId threadFor(const Quilt& quilt, FabricId fabric) {
     const auto* cloth = find(quilt.fabrics, fabric);
     for (const auto& thread : quilt.threads)

@@ -38,6 +38,14 @@ std::optional<QString> FakeAsker::choice(const QString& title, const QString& qu
     return next(choices);
 }
 
+std::optional<quilt::Web> FakeAsker::web(const quilt::Web& web, measure::System) {
+    asked << "web " + QString::fromStdString(web.name);
+    if (!webAnswer) return std::nullopt;
+    auto answer = web;
+    webAnswer(answer);
+    return answer;
+}
+
 bool FakeAsker::yes(const QString& title, const QString& question, const QString&) {
     asked << title + ": " + question;
     return next(yeses).value_or(false);

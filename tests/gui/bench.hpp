@@ -19,6 +19,7 @@ public:
     std::deque<app::SaveAnswer> saves;
     std::deque<bool> yeses;
     QColor nextColour{10, 20, 30};
+    std::function<void(quilt::Web&)> webAnswer; ///< none: cancelled
     QStringList asked;
 
     QString fileToOpen(const QString& title, const QString&) override { return file(title); }
@@ -27,6 +28,7 @@ public:
     std::optional<QString> text(const QString& title, const QString& question, const QString&) override;
     std::optional<QString> choice(const QString& title, const QString& question, const QStringList&) override;
     std::optional<QColor> colour(const QString&, const QColor&) override { return nextColour; }
+    std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) override;
     bool yes(const QString& title, const QString& question, const QString&) override;
     void tell(const QString& sentence) override { asked << sentence; }
 

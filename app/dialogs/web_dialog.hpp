@@ -1,0 +1,49 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A fusible web as the maker's leaflet describes it: size, papers, first and final pressing.
+#pragma once
+
+#include "core/quilt/quilt.hpp"
+
+#include <QDialog>
+
+class QCheckBox;
+class QComboBox;
+class QDoubleSpinBox;
+class QFormLayout;
+class QLabel;
+class QLineEdit;
+class QSpinBox;
+
+namespace up::app {
+
+class WebDialog : public QDialog {
+    Q_OBJECT
+public:
+    WebDialog(const quilt::Web& web, measure::System units, QWidget* parent = nullptr);
+    /// As entered; meaningful once accepted.
+    [[nodiscard]] const quilt::Web& web() const { return m_web; }
+
+    /// Reads the fields; stays open with a sentence when a length cannot be read.
+    void accept() override;
+
+private:
+    struct PressingFields {
+        QDoubleSpinBox* seconds;
+        QLineEdit* heat;
+        QCheckBox* steam;
+    };
+    PressingFields addPressing(QFormLayout& form, const char* which, const char* key,
+                               const quilt::Pressing& pressing);
+    static void read(const PressingFields& from, quilt::Pressing& to);
+    void followKind();
+
+    quilt::Web m_web;
+    measure::System m_units;
+    QLineEdit *m_name, *m_width, *m_length;
+    QComboBox *m_papers, *m_kind;
+    QSpinBox* m_sheets;
+    PressingFields m_first{}, m_final{};
+    QLabel* m_trouble;
+};
+
+} // namespace up::app

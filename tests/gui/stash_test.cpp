@@ -1,0 +1,110 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Webs, fabrics and threads through the window.
+#include "app/dialogs/web_dialog.hpp"
+#include "app/window/press_timer.hpp"
+#include "tests/gui/bench.hpp"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QDoubleSpinBox>
+#include <QLabel>
+#include <QLineEdit>
+#include <QSpinBox>
+
+namespace up::test {
+namespace {
+
+using app::View;
+using measure::Length;
+
+class Stash : public WindowTest {
+protected:
+    Stash() { importInto("windlass.svg", 8); }
+};
+
+TEST_F(Stash, TheWebsLeafletSetsTheTimer) {
+    climb(View::trace);
+    m_asker.webAnswer = [](quilt::Web& web) {
+        web.first.seconds = 2, web.final.seconds = 9, web.width = Length::ofInches(12, 1);
+    };
+    click("trace.editWeb");
+    EXPECT_EQ(session().quilt().webs[0].width, Length::ofInches(12, 1));
+    auto& timer = *window().findChild<app::PressTimer*>();
+    climb(View::bond);
+    EXPECT_DOUBLE_EQ(timer.secondsLeft(), 2);
+    climb(View::fuse);
+    EXPECT_DOUBLE_EQ(timer.secondsLeft(), 9);
+}
+
+TEST_F(Stash, ANewWebIsUsedForABlockThatIsNotTraced) {
+    m_asker.webAnswer = [](quilt::Web& web) { web.name = "Feather", web.sheets = 4; };
+    window().commands().newWeb();
+    ASSERT_EQ(session().quilt().webs.size(), 2U);
+    EXPECT_EQ(block().web, session().quilt().webs[1].id);
+    key(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(session().quilt().webs.size(), 1U);
+}
+
+TEST_F(Stash, AnAbsurdWebIsRefused) {
+    m_asker.webAnswer = [](quilt::Web& web) { web.width = Length(); };
+    window().commands().editWeb();
+    EXPECT_TRUE(said().contains("size of the web")) << said().toStdString();
+    EXPECT_EQ(session().quilt().webs[0].width, Length::ofInches(17, 1));
+}
+
+TEST_F(Stash, FabricsAndThreadsAreAddedAndRenamed) {
+    session().choosePiece(block().pieces[0].id);
+    m_asker.texts = {"barn red"};
+    window().commands().newFabric();
+    EXPECT_EQ(quilt::find(session().quilt().fabrics, block().pieces[0].fabric)->name, "barn red");
+    m_asker.texts = {"old barn red"};
+    window().commands().renameFabric();
+    EXPECT_EQ(quilt::find(session().quilt().fabrics, block().pieces[0].fabric)->name, "old barn red");
+    m_asker.texts = {"gold"};
+    window().commands().newThread();
+    EXPECT_EQ(quilt::find(session().quilt().threads, block().pieces[0].thread)->name, "gold");
+}
+
+TEST_F(Stash, AThreadIsChosenForOnePieceWhileStitching) {
+    climb(View::stitch);
+    auto& thread = find<QComboBox>("stitch.thread");
+    EXPECT_FALSE(thread.isEnabled()) << "no piece is chosen";
+    session().choosePiece(block().pieces[0].id);
+    const auto wanted = session().quilt().threads.back().id;
+    thread.setCurrentIndex(thread.findData(wanted.value));
+    emit thread.activated(thread.currentIndex());
+    EXPECT_EQ(block().pieces[0].thread, wanted);
+}
+
+TEST(WebDialog, GivesBackWhatIsEntered) {
+    const auto web = quilt::emptyQuilt("").webs.front();
+    app::WebDialog dialog(web, measure::System::inches);
+    EXPECT_EQ(dialog.findChild<QLineEdit*>("web.width")->text(), "17 in");
+    dialog.findChild<QLineEdit*>("web.width")->setText("8 1/2");
+    dialog.findChild<QLineEdit*>("web.length")->setText("28cm");
+    dialog.findChild<QComboBox*>("web.kind")->setCurrentIndex(1);
+    dialog.findChild<QSpinBox*>("web.sheets")->setValue(7);
+    dialog.findChild<QComboBox*>("web.papers")->setCurrentIndex(1);
+    dialog.findChild<QDoubleSpinBox*>("web.first.seconds")->setValue(2.5);
+    dialog.findChild<QCheckBox*>("web.final.steam")->setChecked(true);
+    dialog.accept();
+    EXPECT_EQ(dialog.result(), QDialog::Accepted);
+    EXPECT_EQ(dialog.web().width, Length::ofInches(17, 2));
+    EXPECT_EQ(dialog.web().length, Length::ofMm(280));
+    EXPECT_EQ(dialog.web().sheets, 7);
+    EXPECT_EQ(dialog.web().papers, 2);
+    EXPECT_DOUBLE_EQ(dialog.web().first.seconds, 2.5);
+    EXPECT_TRUE(dialog.web().final.steam);
+}
+
+TEST(WebDialog, StaysOpenWithASentenceWhenALengthIsNone) {
+    app::WebDialog dialog(quilt::emptyQuilt("").webs.front(), measure::System::inches);
+    dialog.show();
+    dialog.findChild<QLineEdit*>("web.width")->setText("wide");
+    dialog.accept();
+    EXPECT_TRUE(dialog.isVisible());
+    EXPECT_TRUE(dialog.findChild<QLabel*>("web.trouble")->text().contains("“wide” is not a length"));
+}
+
+} // namespace
+} // namespace up::test
