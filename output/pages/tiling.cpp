@@ -3,6 +3,8 @@
 
 #include "output/pages/pages.hpp"
 
+#include <array>
+
 namespace up::output {
 namespace {
 
@@ -10,7 +12,7 @@ using shape::Box;
 using shape::Point;
 
 constexpr double margin = 10; // mm that printers leave white
-constexpr double header = 14; // mm
+constexpr double header = 15; // mm
 constexpr double footer = 31; // mm: the test square and its words
 constexpr double overlap = 12.7;
 constexpr Colour ink{0x1f, 0x2a, 0x33}, quiet{0x6a, 0x74, 0x7c};
@@ -26,35 +28,71 @@ Box boxOf(const sheet::Item& item) {
 }
 
 void cross(sheet::Layer& layer, Point at) {
-    constexpr double arm = 4;
+    constexpr double arm = 3.5;
     layer.items.push_back(
         sheet::line({at.x - arm, at.y}, {at.x + arm, at.y}, {ink, 0.2, sheet::Dash::solid}));
     layer.items.push_back(
         sheet::line({at.x, at.y - arm}, {at.x, at.y + arm}, {ink, 0.2, sheet::Dash::solid}));
 }
 
+/// A sheet of paper, upright or on its side, and how many of them in rows and columns.
 struct Grid {
+    double paperWidth, paperHeight;
+    double width, height; ///< of the part of the drawing on one sheet, mm
     int rows, columns;
-    double width, height; ///< of one part, mm
+    [[nodiscard]] int sheets() const { return rows * columns; }
 };
 
 int partsFor(double length, double part) {
     return length <= part ? 1 : 1 + static_cast<int>(std::ceil((length - part) / (part - overlap) - 1e-9));
 }
 
-sheet::Layer frameOf(const Content& content, const measure::Paper& paper, const Grid& grid, int row,
-                     int column) {
-    const double right = paper.width.mm() - margin, bottom = paper.height.mm() - margin;
+Grid gridOn(double paperWidth, double paperHeight, const Box& box) {
+    Grid grid{paperWidth, paperHeight, paperWidth - 2 * margin, paperHeight - 2 * margin - header - footer, 0,
+              0};
+    grid.columns = partsFor(box.width(), grid.width);
+    grid.rows = partsFor(box.height(), grid.height);
+    return grid;
+}
+
+Grid fewestSheets(const measure::Paper& paper, const Box& box) {
+    const double w = paper.width.mm(), h = paper.height.mm();
+    const Grid upright = gridOn(w, h, box), onItsSide = gridOn(h, w, box);
+    return onItsSide.sheets() < upright.sheets() ? onItsSide : upright;
+}
+
+/// "Lay column 2 over the crosses on the right, row 2 over those below."
+std::string joinWords(const Grid& grid, int row, int column) {
+    const bool right = column + 1 < grid.columns, below = row + 1 < grid.rows;
+    const std::string next = "column " + std::to_string(column + 2) + " over the crosses on the right";
+    const std::string under = "row " + std::to_string(row + 2) + " over those below";
+    if (right && below) return "Lay " + next + ", " + under + ".";
+    return right ? "Lay " + next + "." : below ? "Lay " + under + "." : "";
+}
+
+/// In the middle of the strip that two sheets share, so that cross lies on cross; at the corners elsewhere.
+void addCrosses(sheet::Layer& frame, const Grid& grid, int row, int column) {
+    const auto ends = [](double from, double length, int at, int count) {
+        return std::array{at > 0 ? from + overlap / 2 : from,
+                          at + 1 < count ? from + length - overlap / 2 : from + length};
+    };
+    for (const double x : ends(margin, grid.width, column, grid.columns))
+        for (const double y : ends(margin + header, grid.height, row, grid.rows))
+            cross(frame, {x, y});
+}
+
+sheet::Layer frameOf(const Content& content, const Grid& grid, int row, int column) {
+    const double right = grid.paperWidth - margin, bottom = grid.paperHeight - margin;
     sheet::Layer frame{"frame", {}, {}, {}};
     const auto say = [&](std::string text, Point at, double height, sheet::Align align, bool bold,
                          Colour colour = ink) {
         frame.items.push_back(sheet::Words{std::move(text), at, height, colour, align, bold});
     };
-    say(content.title, {margin, margin + 4.5}, 4.6, sheet::Align::left, true);
-    say(content.side, {margin, margin + 10}, 3.8, sheet::Align::left, false);
+    say(content.title, {margin, margin + 4}, 4.6, sheet::Align::left, true);
+    say(content.side, {margin, margin + 9.2}, 3.8, sheet::Align::left, false);
     say("Row " + std::to_string(row + 1) + " of " + std::to_string(grid.rows) + ", column " +
             std::to_string(column + 1) + " of " + std::to_string(grid.columns),
-        {right, margin + 4.5}, 4.2, sheet::Align::right, true);
+        {right, margin + 4}, 4.2, sheet::Align::right, true);
     const double squareTop = bottom - testSquare;
     frame.items.push_back(sheet::box({margin, squareTop, margin + testSquare, bottom}, std::nullopt,
                                      sheet::Pen{ink, 0.2, sheet::Dash::solid}));
@@ -62,19 +100,16 @@ sheet::Layer frameOf(const Content& content, const measure::Paper& paper, const 
     say("Print at 100 %, not “fit to page”. This square must measure exactly 1 in (25.4 mm).",
         {margin + testSquare + 4, squareTop + 10}, 3.4, sheet::Align::left, false);
     say(content.advice, {margin + testSquare + 4, squareTop + 16}, 3.4, sheet::Align::left, false, quiet);
-    const double top = margin + header;
-    for (const double x : {margin, margin + grid.width})
-        for (const double y : {top, top + grid.height})
-            cross(frame, {x, y});
+    say(joinWords(grid, row, column), {margin + testSquare + 4, squareTop + 22}, 3.4, sheet::Align::left,
+        true);
+    addCrosses(frame, grid, row, column);
     return frame;
 }
 
 } // namespace
 
 std::vector<sheet::Page> tiled(const Content& content, const measure::Paper& paper) {
-    Grid grid{0, 0, paper.width.mm() - 2 * margin, paper.height.mm() - 2 * margin - header - footer};
-    grid.columns = partsFor(content.box.width(), grid.width);
-    grid.rows = partsFor(content.box.height(), grid.height);
+    const Grid grid = fewestSheets(paper, content.box);
     std::vector<Box> boxes;
     for (const auto& item : content.items)
         boxes.push_back(boxOf(item));
@@ -89,9 +124,9 @@ std::vector<sheet::Page> tiled(const Content& content, const measure::Paper& pap
             sheet::Layer drawing{
                 "drawing", content.items, shape::Transform::moveBy(margin - x, margin + header - y),
                 Box{margin, margin + header, margin + grid.width, margin + header + grid.height}};
-            pages.push_back({paper.width.mm(),
-                             paper.height.mm(),
-                             {std::move(drawing), frameOf(content, paper, grid, row, column)}});
+            pages.push_back({grid.paperWidth,
+                             grid.paperHeight,
+                             {std::move(drawing), frameOf(content, grid, row, column)}});
         }
     }
     return pages;

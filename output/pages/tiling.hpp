@@ -15,9 +15,10 @@ struct Content {
     std::string advice; ///< what to do with the sheet
 };
 
-/// Pages of `paper`, upright, at true size; neighbouring pages repeat a strip of half an inch. Pages on which
-/// nothing of the items' boxes lies are left out; row and column stay as counted. Each page: title, side, row
-/// and column, crosses where the four corners of its part lie, the test square.
+/// Pages of `paper` at true size, upright or on its side, whichever needs fewer; neighbouring pages repeat a
+/// strip of half an inch with crosses in its middle that lie on each other. Pages on which nothing of the
+/// items' boxes lies are left out; row and column stay as counted. Each page: title, side, row and column,
+/// crosses, what joins it, the test square.
 [[nodiscard]] std::vector<sheet::Page> tiled(const Content& content, const measure::Paper& paper);
 
 } // namespace up::output
