@@ -58,6 +58,8 @@ std::string_view pattern(Code code) {
     case Code::notYet: return "“{0}” cannot be {1} yet.";
     case Code::alreadyTraced:
         return "Pieces of block “{0}” are on their web already. Choose the web before tracing.";
+    case Code::alreadyFused:
+        return "“{0}” is fused already and cannot be moved. If it must be, mark it as ruined and make it again.";
     case Code::stopped: return "Stopped.";
     case Code::badUse: return "{0}";
     }

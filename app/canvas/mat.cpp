@@ -17,13 +17,15 @@ namespace {
 constexpr double border = 18, badgeHeight = 34;
 
 void paintRules(QPainter& painter, const QRectF& room) {
+    painter.setRenderHint(QPainter::Antialiasing, false);
     painter.fillRect(room, look::q(look::mat));
     constexpr int step = 24;
     for (int i = 1; i * step < std::max(room.width(), room.height()); ++i) {
         painter.setPen(QPen(look::q(i % 4 == 0 ? look::matRuleBold : look::matRule), 1));
-        painter.drawLine(QPointF(i * step + 0.5, 0), QPointF(i * step + 0.5, room.height()));
-        painter.drawLine(QPointF(0, i * step + 0.5), QPointF(room.width(), i * step + 0.5));
+        painter.drawLine(QPointF(i * step, 0), QPointF(i * step, room.height()));
+        painter.drawLine(QPointF(0, i * step), QPointF(room.width(), i * step));
     }
+    painter.setRenderHint(QPainter::Antialiasing);
 }
 
 QFont sized(const QPainter& painter, int pixels, bool bold) {

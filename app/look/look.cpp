@@ -39,6 +39,8 @@ QLineEdit, QComboBox { background: @panel; border: 1px solid #A9B0B3; border-rad
 QLineEdit:focus, QComboBox:focus { border: 2px solid @brass; }
 QComboBox::drop-down { border: none; width: 24px; }
 QComboBox::down-arrow { image: url(:/icons/down.xpm); width: 11px; height: 6px; }
+QDialogButtonBox { dialogbuttonbox-buttons-have-icons: 0; }
+QDialog { background: @plaster; }
 QCheckBox { min-height: 32px; spacing: 8px; }
 QListWidget { background: @panel; border: none; outline: none; }
 QListWidget::item { padding: 5px 4px; border-bottom: 1px solid #ECEAE3; }

@@ -4,7 +4,9 @@
 namespace up::app {
 
 void Derived::reset(const quilt::Block* block) {
+    auto known = std::move(m_known);
     *this = {};
+    m_known = std::move(known);
     m_block = block;
 }
 
@@ -27,8 +29,10 @@ const std::vector<shape::Deepest>& Derived::spots() {
     if (m_spots) return *m_spots;
     m_spots.emplace();
     for (std::size_t i = 0; i < block().regions.size(); ++i) {
-        const auto& shows = block().visible[i];
-        m_spots->push_back(shape::deepestPoint(shows.isEmpty() ? block().regions[i] : shows, 1.0));
+        const auto& shows = block().visible[i].isEmpty() ? block().regions[i] : block().visible[i];
+        auto& [region, spot] = m_known[m_block->pieces[i].id];
+        if (region.isEmpty() || !(region == shows)) region = shows, spot = shape::deepestPoint(shows, 1.0);
+        m_spots->push_back(spot);
     }
     return *m_spots;
 }

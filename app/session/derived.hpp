@@ -7,13 +7,14 @@
 #include "core/plan/stitch_plan.hpp"
 #include "core/shape/deepest.hpp"
 
+#include <map>
 #include <optional>
 
 namespace up::app {
 
 class Derived {
 public:
-    /// Forgets everything; `block` outlives the next questions.
+    /// Forgets what depends on the quilt; `block` outlives the next questions.
     void reset(const quilt::Block* block);
 
     /// Empty plans when there is no block.
@@ -30,6 +31,8 @@ private:
     std::optional<plan::TracePlan> m_trace;
     std::optional<plan::StitchPlan> m_stitch;
     std::optional<std::vector<shape::Deepest>> m_spots;
+    /// Found before, with what they were found in: most pieces look the same after a change.
+    std::map<PieceId, std::pair<shape::Region, shape::Deepest>> m_known;
 };
 
 } // namespace up::app

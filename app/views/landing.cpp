@@ -53,7 +53,7 @@ std::vector<const quilt::Block*> byProgress(const quilt::Quilt& quilt) {
 ViewParts landingParts(const quilt::Quilt& quilt, BlockId chosen) {
     ViewParts parts;
     parts.scene.badges = Badges::arrows;
-    parts.scene.columns = quilt.columns;
+    parts.scene.columns = std::min(quilt.columns, static_cast<int>(quilt.blocks.size()));
     parts.scene.empty =
         "This quilt has no block yet.\nPress “New block…” and give its finished size, then import a drawing.";
     parts.rows.title = "What is left";

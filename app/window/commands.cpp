@@ -214,8 +214,10 @@ void Commands::addDrawing(const QString& path, const quilt::Drawing& drawing) {
     if (!m_session.apply(std::move(quilt), "import")) return;
     m_session.goTo(View::draw);
     QString told = QString("%1 pieces imported.").arg(drawing.shapes.size());
+    QStringList notes;
     for (const auto& warning : drawing.warnings)
-        told += " Note: " + QString::fromStdString(words::sentence(warning)) + ".";
+        notes << QString::fromStdString(words::sentence(warning));
+    if (!notes.isEmpty()) told += " Note: " + notes.join("; ") + ".";
     emit this->told(told);
 }
 

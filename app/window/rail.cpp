@@ -10,6 +10,7 @@
 
 #include <QComboBox>
 #include <QPainter>
+#include <QShortcut>
 #include <QStyledItemDelegate>
 #include <QVBoxLayout>
 
@@ -103,6 +104,8 @@ Rail::Rail(Session& session, QWidget* parent)
     connect(m_block, &QComboBox::activated, this,
             [this](int i) { m_session.chooseBlock(BlockId{m_block->itemData(i).toUInt()}); });
     connect(m_find, &QLineEdit::textChanged, this, &Rail::filter);
+    auto* leave = new QShortcut(Qt::Key_Escape, m_find, m_find, &QLineEdit::clear, Qt::WidgetShortcut);
+    connect(leave, &QShortcut::activated, m_list, qOverload<>(&QWidget::setFocus));
     connect(m_find, &QLineEdit::returnPressed, this, [this] { m_list->setFocus(); });
     connect(m_list, &QListWidget::currentItemChanged, this, [this](const QListWidgetItem* item) {
         if (item && !m_filling) m_session.choosePiece(PieceId{item->data(idRole).toUInt()});
@@ -122,6 +125,11 @@ void Rail::refresh(Change change) {
 }
 
 void Rail::fill() {
+    const auto* owner = m_session.block();
+    const std::size_t count = owner ? owner->pieces.size() : 0;
+    if (m_shown != std::pair(m_session.blockId(), count))
+        m_find->clear(); // what was looked for belongs to what was there
+    m_shown = {m_session.blockId(), count};
     m_filling = true;
     m_list->clear();
     m_block->clear();

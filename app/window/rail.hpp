@@ -28,6 +28,7 @@ private:
     QLineEdit* m_find;
     QListWidget* m_list;
     bool m_filling = false;
+    std::pair<BlockId, std::size_t> m_shown; ///< the block in the list and its number of pieces
 };
 
 } // namespace up::app

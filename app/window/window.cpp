@@ -20,6 +20,7 @@
 #include <QCloseEvent>
 #include <QComboBox>
 #include <QDateTime>
+#include <QFileInfo>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QListWidget>
@@ -59,8 +60,10 @@ Window::Window(WindowOptions options)
     showTitle();
 }
 
+/// The widgets go before the session they talk to: a field that loses its focus still reports.
 Window::~Window() {
     qApp->removeEventFilter(this);
+    delete takeCentralWidget();
 }
 
 QWidget* Window::buildLeft() {
@@ -199,7 +202,9 @@ void Window::say(const QString& sentence, bool bad) {
 }
 
 void Window::showTitle() {
-    const auto name = QString::fromStdString(m_session.quilt().name);
+    const auto& path = m_session.path();
+    const auto name =
+        path.isEmpty() ? QString::fromStdString(m_session.quilt().name) : QFileInfo(path).completeBaseName();
     setWindowTitle(name + "[*] – Upstairs");
     setWindowModified(m_session.isDirty());
 }

@@ -38,6 +38,7 @@ enum class Code : std::uint8_t {
     // work
     notYet,        ///< {piece, step wanted, step that comes first}
     alreadyTraced, ///< {block}
+    alreadyFused,  ///< {piece}
     stopped,       ///< {}
     badUse,        ///< {what}
 };

@@ -55,8 +55,9 @@ struct ImportOptions {
 /// Up (`by` > 0) or down the stack; stops at the ends.
 [[nodiscard]] Edited restack(const Quilt& quilt, BlockId block, PieceId piece, int by);
 [[nodiscard]] Edited removePiece(const Quilt& quilt, BlockId block, PieceId piece);
+/// Errors: Code::alreadyFused {piece} once it is fused.
 [[nodiscard]] Edited movePiece(const Quilt& quilt, BlockId block, PieceId piece, Length right, Length down);
-/// Clockwise, about the piece's own middle.
+/// Clockwise, about the piece's own middle. Errors: as movePiece.
 [[nodiscard]] Edited turnPiece(const Quilt& quilt, BlockId block, PieceId piece, measure::Angle by);
 
 // --- fabrics

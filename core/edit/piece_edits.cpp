@@ -63,16 +63,26 @@ Edited removePiece(const Quilt& quilt, BlockId blockId, PieceId id) {
     });
 }
 
+namespace {
+/// Once under the iron a piece stays where it is.
+template<class Change> Edited changePlace(const Quilt& quilt, BlockId block, PieceId id, Change change) {
+    const auto* owner = find(quilt.blocks, block);
+    const auto* known = owner ? find(owner->pieces, id) : nullptr;
+    if (known && known->work.step >= quilt::Step::fused) return failure(Code::alreadyFused, {known->name});
+    return changePiece(quilt, block, id, [&](Block&, Piece& piece) { change(piece.place); });
+}
+} // namespace
+
 Edited movePiece(const Quilt& quilt, BlockId block, PieceId id, Length right, Length down) {
-    return changePiece(quilt, block, id, [&](Block&, Piece& piece) {
-        piece.place.right = piece.place.right + right;
-        piece.place.down = piece.place.down + down;
+    return changePlace(quilt, block, id, [&](quilt::Placement& place) {
+        place.right = place.right + right;
+        place.down = place.down + down;
     });
 }
 
 Edited turnPiece(const Quilt& quilt, BlockId block, PieceId id, measure::Angle by) {
-    return changePiece(quilt, block, id,
-                       [&](Block&, Piece& piece) { piece.place.turn = (piece.place.turn + by).normal(); });
+    return changePlace(quilt, block, id,
+                       [&](quilt::Placement& place) { place.turn = (place.turn + by).normal(); });
 }
 
 Edited renameFabric(const Quilt& quilt, FabricId id, std::string name) {

@@ -152,7 +152,8 @@ TEST(Export, RefusesWhatItCannotWriteAsBadUsage) {
 TEST(Check, SaysTheFindingsAsSentences) {
     const auto checks = say({"check", sample()});
     ASSERT_EQ(checks.code, 0) << checks.err;
-    for (const auto& finding : checks.json()["findings"])
+    const auto json = checks.json();
+    for (const auto& finding : json["findings"])
         EXPECT_FALSE(finding["says"].get<std::string>().empty());
 }
 

@@ -127,6 +127,28 @@ TEST(TurnPiece, TurnsAboutThePiecesOwnMiddle) {
     EXPECT_EQ(block(turned).pieces[1].place.turn.degrees(), 315);
 }
 
+TEST(MovePiece, IsRefusedOnceThePieceIsFused) {
+    auto quilt = smallQuilt();
+    quilt.blocks[0].pieces[0].work.step = Step::laid;
+    EXPECT_TRUE(movePiece(quilt, theBlock(quilt), piece(quilt, 0), Length::ofMm(1), Length()));
+    quilt.blocks[0].pieces[0].work.step = Step::fused;
+    EXPECT_EQ(movePiece(quilt, theBlock(quilt), piece(quilt, 0), Length::ofMm(1), Length()).error().code,
+              Code::alreadyFused);
+    EXPECT_EQ(turnPiece(quilt, theBlock(quilt), piece(quilt, 0), measure::Angle::ofDegrees(5)).error().code,
+              Code::alreadyFused);
+}
+
+TEST(PutWeb, ReplacesAddsAndRefuses) {
+    const auto quilt = smallQuilt();
+    auto web = quilt.webs[0];
+    web.name = "other";
+    EXPECT_EQ(must(putWeb(quilt, web)).webs.size(), 1U);
+    web.id = {};
+    EXPECT_EQ(must(putWeb(quilt, web)).webs.size(), 2U);
+    web.length = Length();
+    EXPECT_EQ(putWeb(quilt, web).error().code, Code::absurdSize);
+}
+
 TEST(SetFabric, BringsTheMatchingThread) {
     const auto quilt = smallQuilt();
     const auto fabric = block(quilt).pieces[1].fabric;

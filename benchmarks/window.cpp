@@ -1,0 +1,94 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// How long the window is busy after one action, until it is painted: the sample quilt, offscreen.
+// usage: QT_QPA_PLATFORM=offscreen bench_window QUILT.upstairs
+#include "app/window/window.hpp"
+#include "app/canvas/mat.hpp"
+#include "app/look/look.hpp"
+#include "output/pdf/pdf.hpp"
+
+#include <QApplication>
+#include <QTemporaryDir>
+#include <benchmark/benchmark.h>
+#include <ctime>
+
+namespace {
+
+up::app::Window* window = nullptr;
+
+/// Everything the action caused, painting too.
+void settle() {
+    (void)window->grab();
+    QApplication::processEvents();
+}
+
+void chooseLargest() {
+    auto& session = window->session();
+    for (const auto& block : session.quilt().blocks)
+        if (!session.block() || block.pieces.size() > session.block()->pieces.size())
+            session.chooseBlock(block.id);
+    session.choosePiece(session.block()->pieces[2].id);
+}
+
+void nudge(benchmark::State& state) {
+    chooseLargest();
+    window->session().goTo(up::app::View::lay);
+    int way = 1;
+    for (auto _ : state) {
+        emit window->mat().nudged(way, 0, false);
+        settle();
+        way = -way;
+    }
+}
+
+void restack(benchmark::State& state) {
+    chooseLargest();
+    window->session().goTo(up::app::View::draw);
+    int way = 1;
+    for (auto _ : state) {
+        window->commands().restack(way);
+        settle();
+        way = -way;
+    }
+}
+
+void view(benchmark::State& state) {
+    chooseLargest();
+    const auto wanted = up::app::allViews[static_cast<std::size_t>(state.range(0))];
+    state.SetLabel(up::app::nameOf(wanted).toStdString());
+    for (auto _ : state) {
+        window->session().goTo(up::app::View::stash);
+        const auto begun = std::chrono::steady_clock::now();
+        window->session().goTo(wanted);
+        settle();
+        state.SetIterationTime(
+            std::chrono::duration<double>(std::chrono::steady_clock::now() - begun).count());
+    }
+}
+
+} // namespace
+
+int main(int count, char** words) {
+    benchmark::Initialize(&count, words);
+    QApplication application(count, words);
+    const auto data = QString::fromStdString(up::output::dataFolder());
+    up::app::look::apply(application, data);
+    const QTemporaryDir folder;
+    up::app::WindowOptions options;
+    options.folder = folder.path();
+    options.sample = count > 1 ? words[1] : data + "/demo/towpath.upstairs";
+    options.clock = [] { return static_cast<std::int64_t>(std::time(nullptr)); };
+    up::app::Window real(std::move(options));
+    window = &real;
+    real.openSample();
+    real.show();
+    benchmark::RegisterBenchmark("nudge", static_cast<void (*)(benchmark::State&)>(nudge))
+        ->Unit(benchmark::kMillisecond);
+    benchmark::RegisterBenchmark("restack", static_cast<void (*)(benchmark::State&)>(restack))
+        ->Unit(benchmark::kMillisecond);
+    benchmark::RegisterBenchmark("view", static_cast<void (*)(benchmark::State&)>(view))
+        ->DenseRange(0, 8)
+        ->UseManualTime()
+        ->Unit(benchmark::kMillisecond);
+    benchmark::RunSpecifiedBenchmarks();
+    return 0;
+}
