@@ -85,7 +85,7 @@ private:
 
     [[nodiscard]] NowWords step() const {
         const std::string pieces = piecesWords(m_block, m_now.pieces);
-        NowWords out{"", "", toDo(m_now.step), cautionWords(m_now.caution)};
+        NowWords out{"", "", asTask(m_now.step), cautionWords(m_now.caution)};
         switch (m_now.step) {
         case Step::toTrace: break;
         case Step::traced:

@@ -105,7 +105,7 @@ std::string_view pattern(quilt::Remark remark) {
 }
 
 struct StepWords {
-    const char *toDo, *state;
+    const char *task, *state;
 };
 constexpr std::array stepWords{StepWords{"Trace", "to trace"},
                                StepWords{"Trace", "traced"},
@@ -128,7 +128,7 @@ std::string notYet(const Error& error) {
         return name + " lies on “" + error.args[3] + "”, which must be " + state(*step) + " first.";
     if (*first <= *step && *first != *step)
         return name + " must be " + state(*first) + " before it is " + state(*step) + ".";
-    return name + " cannot be " + state(*step) + " now; next for it is: " + toDo(*first) + ".";
+    return name + " cannot be " + state(*step) + " now; next for it is: " + asTask(*first) + ".";
 }
 
 } // namespace
@@ -170,8 +170,8 @@ std::string fixWords(check::Fix fix) {
     return "";
 }
 
-std::string toDo(quilt::Step step) {
-    return stepWords[static_cast<std::size_t>(step)].toDo;
+std::string asTask(quilt::Step step) {
+    return stepWords[static_cast<std::size_t>(step)].task;
 }
 std::string state(quilt::Step step) {
     return stepWords[static_cast<std::size_t>(step)].state;

@@ -20,7 +20,7 @@ namespace up::words {
 [[nodiscard]] std::string fixWords(check::Fix fix);
 
 /// "Rough cut", "Clean cut", … as a thing to do, and "rough cut" as a state.
-[[nodiscard]] std::string toDo(quilt::Step step);
+[[nodiscard]] std::string asTask(quilt::Step step);
 [[nodiscard]] std::string state(quilt::Step step);
 [[nodiscard]] std::string treadName(quilt::Tread tread);
 

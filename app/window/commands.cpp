@@ -68,7 +68,7 @@ void Commands::doStep(const std::vector<PieceId>& pieces, Step step) {
         if (!m_asker.yes("Marks would be lost", QString::fromStdString(question), "Lay it without marks"))
             return;
     }
-    const auto what = words::toDo(step) + " " + words::piecesWords(*block, pieces);
+    const auto what = words::asTask(step) + " " + words::piecesWords(*block, pieces);
     m_session.apply(edit::record(m_session.quilt(), owner, pieces, step, m_session.now()),
                     QString::fromStdString(what).toLower());
 }

@@ -117,7 +117,7 @@ void PieceCard::refresh() {
     m_runsOff->setChecked(piece->runsOff);
     const auto next = quilt::nextStep(piece->work, piece->hasMarks());
     m_step->setEnabled(next.has_value());
-    m_step->setText(next ? QString::fromStdString(words::toDo(*next)) : "Done");
+    m_step->setText(next ? QString::fromStdString(words::asTask(*next)) : "Done");
     m_ruined->setEnabled(piece->work.step != quilt::Step::toTrace);
 }
 

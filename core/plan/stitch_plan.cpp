@@ -28,23 +28,23 @@ StitchPlan planStitching(const quilt::Block& block, const BlockPlan& plan) {
         shape::rectangle(shape::Box{0, 0, block.width.mm(), block.height.mm()}.grownBy(seam));
     StitchPlan out;
     stitch::RouteJob job;
-    std::vector<std::size_t> todo;
+    std::vector<std::size_t> waiting;
     std::vector<std::size_t> place(block.pieces.size(), block.pieces.size());
     for (std::size_t i = 0; i < block.pieces.size(); ++i) {
         if (block.pieces[i].work.step == quilt::Step::stitched) {
             out.runs.push_back(runFor(block, plan, i, cutSize));
             continue;
         }
-        place[i] = todo.size();
-        todo.push_back(i);
+        place[i] = waiting.size();
+        waiting.push_back(i);
         job.thread.push_back(static_cast<int>(block.pieces[i].thread.value));
     }
     for (const auto& overlap : plan.stack.overlaps)
-        if (place[overlap.lower] < todo.size() && place[overlap.upper] < todo.size())
+        if (place[overlap.lower] < waiting.size() && place[overlap.upper] < waiting.size())
             job.before.emplace_back(place[overlap.lower], place[overlap.upper]);
     const auto route = stitch::routeOf(job);
     for (const std::size_t i : route.order)
-        out.runs.push_back(runFor(block, plan, todo[i], cutSize));
+        out.runs.push_back(runFor(block, plan, waiting[i], cutSize));
     out.threadChanges = route.threadChanges;
     out.fewest = route.fewest;
     return out;
