@@ -7,6 +7,11 @@ namespace up::app {
 
 LayoutJob::LayoutJob(Session& session, QObject* parent) : QObject(parent), m_session(session) {
     connect(&m_watcher, &QFutureWatcherBase::finished, this, &LayoutJob::finish);
+    m_tick.setInterval(200);
+    connect(&m_tick, &QTimer::timeout, this, [this] {
+        const double done = static_cast<double>(m_since.elapsed()) / 1000 / m_seconds;
+        emit progressed(std::min(99, static_cast<int>(done * 100)));
+    });
 }
 
 LayoutJob::~LayoutJob() {
@@ -20,6 +25,9 @@ void LayoutJob::start(const plan::TraceOptions& options) {
     m_block = *block;
     m_control = std::make_shared<up::Job>();
     m_running = true;
+    m_seconds = std::max(0.1, options.seconds);
+    m_since.start();
+    m_tick.start();
     emit runningChanged(true);
     m_watcher.setFuture(
         QtConcurrent::run([quilt = m_session.quilt(), owner = m_block, options, control = m_control] {
@@ -33,6 +41,7 @@ void LayoutJob::stop() {
 
 void LayoutJob::finish() {
     m_running = false;
+    m_tick.stop();
     const auto found = m_watcher.result();
     const auto* block = find(m_session.quilt().blocks, m_block.id);
     if (!*found) {

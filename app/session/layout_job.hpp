@@ -6,7 +6,9 @@
 #include "core/base/job.hpp"
 #include "core/plan/trace_plan.hpp"
 
+#include <QElapsedTimer>
 #include <QFutureWatcher>
+#include <QTimer>
 #include <memory>
 
 namespace up::app {
@@ -25,6 +27,8 @@ public:
 
 signals:
     void runningChanged(bool running);
+    /// About five times a second while running; 0 to 99.
+    void progressed(int percent);
 
 private:
     void finish();
@@ -33,6 +37,9 @@ private:
     std::shared_ptr<up::Job> m_control;
     QFutureWatcher<std::shared_ptr<Result<quilt::Layout>>> m_watcher;
     quilt::Block m_block;
+    QTimer m_tick;
+    QElapsedTimer m_since;
+    double m_seconds = 1;
     bool m_running = false;
 };
 

@@ -27,12 +27,11 @@ void Commands::doNow() {
     if (!block) return newBlock();
     if (!treadOf(m_session.view()))
         return m_session.goTo(block->trimmed ? View::finish : viewOf(plan::currentTread(*block)));
+    if (m_layout.isRunning() && m_session.view() == View::trace) return m_layout.stop();
     const auto now = m_session.next();
     switch (now.what) {
     case plan::What::importDrawing: return importDrawing();
-    case plan::What::layOut:
-        if (!m_layout.isRunning()) m_layout.start({});
-        return;
+    case plan::What::layOut: startOrStopLayout(); return;
     case plan::What::step: return doStep(now.pieces, now.step);
     case plan::What::trim:
         m_session.apply(edit::setTrimmed(m_session.quilt(), block->id, m_session.now()), "trim");
@@ -87,6 +86,44 @@ void Commands::newBlock() {
         return;
     m_session.chooseBlock(m_session.quilt().blocks.back().id);
     m_session.goTo(View::draw);
+}
+
+void Commands::startOrStopLayout() {
+    if (m_layout.isRunning())
+        m_layout.stop();
+    else
+        m_layout.start({});
+}
+
+void Commands::redraw(edit::Edited next, const QString& what) {
+    const auto* block = m_session.block();
+    const auto begun = std::count_if(block->pieces.begin(), block->pieces.end(),
+                                     [](const auto& p) { return p.work.step != Step::toTrace; });
+    const bool changes = next && !(*next == m_session.quilt());
+    if (!m_session.apply(std::move(next), what) || begun == 0 || !changes) return;
+    emit told(QString("%1 traced pieces no longer fit and go back to be traced. Undo brings them back.")
+                  .arg(begun));
+}
+
+void Commands::resize(const QString& text) {
+    const auto size = measure::readSize(text.toStdString(), m_session.quilt().units);
+    if (!m_session.block()) return;
+    if (!size) return m_session.complain(size.error());
+    redraw(edit::resizeBlock(m_session.quilt(), m_session.blockId(), size->width, size->height),
+           "set the size");
+}
+
+void Commands::setCameReversed(bool reversed) {
+    if (m_session.block())
+        redraw(edit::setGivenReversed(m_session.quilt(), m_session.blockId(), reversed),
+               reversed ? "drawing came reversed" : "drawing as seen");
+}
+
+void Commands::turn(double degrees) {
+    if (const auto* piece = m_session.piece())
+        m_session.apply(edit::turnPiece(m_session.quilt(), m_session.blockId(), piece->id,
+                                        measure::Angle::ofDegrees(degrees)),
+                        "turn");
 }
 
 void Commands::renameBlock() {

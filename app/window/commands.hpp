@@ -20,7 +20,15 @@ public:
     /// before marks are lost.
     void doStep(const std::vector<PieceId>& pieces, quilt::Step step);
 
+    /// Starts laying out; stops when it runs.
+    void startOrStopLayout();
+
     void newBlock();
+    /// "9", "9 1/2", "9 x 12", "24cm"; says so when traced pieces go back to be traced.
+    void resize(const QString& size);
+    void setCameReversed(bool reversed);
+    /// Turns the chosen piece.
+    void turn(double degrees);
     void renameBlock();
     void removeBlock();
     void removePiece();
@@ -51,6 +59,8 @@ private:
     [[nodiscard]] std::optional<std::pair<std::string, Colour>> askSwatch(const QString& title);
     [[nodiscard]] Result<void> mayDoAll(const std::vector<PieceId>& pieces, quilt::Step step) const;
     void addDrawing(const QString& path, const quilt::Drawing& drawing);
+    /// Applies what makes every template another one, and says what becomes of the work done.
+    void redraw(edit::Edited next, const QString& what);
     void write(const QString& title, const QString& kinds, const QString& ending,
                std::function<Result<std::string>(const quilt::Quilt&, const quilt::Block&)> make);
 

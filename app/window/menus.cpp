@@ -45,6 +45,8 @@ void Menus::buildFile() {
     add(menu, "file.save", "&Save", QKeySequence::Save, [&] { files.save(); });
     add(menu, "file.saveAs", "Save &as…", QKeySequence("Ctrl+Shift+S"), [&] { files.saveAs(); });
     menu->addSeparator();
+    add(menu, "draw.import", "&Import a drawing…", QKeySequence("Ctrl+I"),
+        [&] { m_window.m_commands.importDrawing(); });
     add(menu, "file.print", "Sheets of this view as &PDF…", QKeySequence::Print, [&] {
         const bool a4 = m_window.m_tools->wantsA4();
         if (m_window.m_session.view() == View::trace)
@@ -64,11 +66,14 @@ void Menus::buildEdit() {
     m_redo = add(menu, "edit.redo", "&Redo", QKeySequence("Ctrl+Y"), [&] { session.redo(); });
     m_redo->setShortcuts({QKeySequence("Ctrl+Y"), QKeySequence("Ctrl+Shift+Z")});
     menu->addSeparator();
+    add(menu, "block.new", "New &block…", QKeySequence("Ctrl+B"), [&] { commands.newBlock(); });
     add(menu, "edit.newFabric", "New &fabric…", {}, [&] { commands.newFabric(); });
     add(menu, "edit.renameFabric", "Rename fabric…", {}, [&] { commands.renameFabric(); });
     add(menu, "edit.newThread", "New &thread…", {}, [&] { commands.newThread(); });
     add(menu, "edit.newWeb", "New &web…", {}, [&] { commands.newWeb(); });
     menu->addSeparator();
+    add(menu, "lay.left", "Turn piece left", QKeySequence(","), [&] { commands.turn(-5); });
+    add(menu, "lay.right", "Turn piece right", QKeySequence("."), [&] { commands.turn(5); });
     add(menu, "edit.removePiece", "Remove &piece", {}, [&] { commands.removePiece(); });
     menu->addSeparator();
     add(menu, "edit.renameQuilt", "Rename &quilt…", {}, [&] { commands.renameQuilt(); });

@@ -28,8 +28,8 @@ words::NowWords wordsFor(Session& session) {
 
 } // namespace
 
-NowPanel::NowPanel(Session& session, QWidget* parent)
-    : QFrame(parent), m_session(session), m_do(new WrapLabel("do", this)),
+NowPanel::NowPanel(Session& session, const LayoutJob& layout, QWidget* parent)
+    : QFrame(parent), m_session(session), m_layout(layout), m_do(new WrapLabel("do", this)),
       m_because(new WrapLabel("because", this)), m_caution(new WrapLabel("caution", this)),
       m_button(named(new QPushButton(this), "now")) {
     setProperty("card", true);
@@ -43,11 +43,16 @@ NowPanel::NowPanel(Session& session, QWidget* parent)
         column->addWidget(part);
     connect(m_button, &QPushButton::clicked, this, &NowPanel::wanted);
     connect(&m_session, &Session::changed, this, &NowPanel::refresh);
+    connect(&m_layout, &LayoutJob::runningChanged, this, &NowPanel::refresh);
     refresh();
 }
 
 void NowPanel::refresh() {
-    const auto words = wordsFor(m_session);
+    const bool layingOut = m_layout.isRunning() && m_session.view() == View::trace;
+    const auto words =
+        layingOut ? words::NowWords{"Laying the pieces out…",
+                                    "Stop whenever you like; the best layout so far is kept.", "Stop", ""}
+                  : wordsFor(m_session);
     m_do->setText(QString::fromStdString(words.doThis));
     m_because->setText(QString::fromStdString(words.because));
     m_because->setVisible(!words.because.empty());

@@ -3,7 +3,7 @@
 // it.
 #pragma once
 
-#include "app/session/session.hpp"
+#include "app/session/layout_job.hpp"
 
 #include <QFrame>
 
@@ -15,7 +15,7 @@ namespace up::app {
 class NowPanel : public QFrame {
     Q_OBJECT
 public:
-    explicit NowPanel(Session& session, QWidget* parent = nullptr);
+    NowPanel(Session& session, const LayoutJob& layout, QWidget* parent = nullptr);
 
 signals:
     void wanted();
@@ -24,6 +24,7 @@ private:
     void refresh();
 
     Session& m_session;
+    const LayoutJob& m_layout;
     QLabel *m_do, *m_because, *m_caution;
     QPushButton* m_button;
 };

@@ -15,13 +15,13 @@
 
 namespace up::app {
 
-ToolRow::ToolRow(Session& session, LayoutJob& layout, QWidget* parent)
-    : QWidget(parent), m_session(session), m_layout(layout) {
+ToolRow::ToolRow(Session& session, LayoutJob& layout, Commands& commands, QWidget* parent)
+    : QWidget(parent), m_session(session), m_layout(layout), m_commands(commands) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     auto* fresh = on({View::landing}, named(new QPushButton("New block…", this), "block.new"));
     row->addWidget(fresh);
-    connect(fresh, &QPushButton::clicked, this, [this] { emit wished(Wish::newBlock); });
+    connect(fresh, &QPushButton::clicked, this, [this] { m_commands.newBlock(); });
     buildDraw(*row);
     buildTrace(*row);
     buildLay(*row);
@@ -50,11 +50,10 @@ void ToolRow::buildDraw(QHBoxLayout& row) {
          {static_cast<QWidget*>(import), static_cast<QWidget*>(sizeName), static_cast<QWidget*>(m_size),
           static_cast<QWidget*>(m_reversed), static_cast<QWidget*>(m_templates)})
         row.addWidget(part);
-    connect(import, &QPushButton::clicked, this, [this] { emit wished(Wish::import); });
+    connect(import, &QPushButton::clicked, this, [this] { m_commands.importDrawing(); });
     connect(m_size, &QLineEdit::editingFinished, this, &ToolRow::readSize);
     connect(m_reversed, &QCheckBox::clicked, this, [this](bool on) {
-        m_session.apply(edit::setGivenReversed(m_session.quilt(), m_session.blockId(), on),
-                        on ? "drawing came reversed" : "drawing as seen");
+        m_commands.setCameReversed(on);
         refresh();
     });
     connect(m_templates, &QPushButton::clicked, this, [this](bool on) { m_session.showTemplates(on); });
@@ -66,7 +65,7 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
     auto* pages = on({View::trace}, named(new QPushButton("Tracing pages…", this), "trace.pages"));
     auto* cut = on({View::cut}, named(new QPushButton("Cut file…", this), "cut.file"));
     auto* about = on({View::trace}, named(new QPushButton("About it…", this), "trace.editWeb"));
-    connect(about, &QPushButton::clicked, this, [this] { emit wished(Wish::editWeb); });
+    connect(about, &QPushButton::clicked, this, [this] { m_commands.editWeb(); });
     row.addWidget(m_web);
     row.addWidget(about);
     row.addWidget(m_layOut);
@@ -78,9 +77,11 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
             "choose web");
         refresh();
     });
-    connect(m_layOut, &QPushButton::clicked, this, &ToolRow::startOrStopLayout);
-    connect(pages, &QPushButton::clicked, this, [this] { emit wished(Wish::tracingPages); });
-    connect(cut, &QPushButton::clicked, this, [this] { emit wished(Wish::cutFile); });
+    connect(m_layOut, &QPushButton::clicked, &m_commands, &Commands::startOrStopLayout);
+    connect(&m_layout, &LayoutJob::progressed, m_layOut,
+            [this](int percent) { m_layOut->setText(QString("Stop  %1 %").arg(percent)); });
+    connect(pages, &QPushButton::clicked, this, [this] { m_commands.writeTracing(wantsA4()); });
+    connect(cut, &QPushButton::clicked, this, [this] { m_commands.writeCutFile(); });
 }
 
 void ToolRow::buildLay(QHBoxLayout& row) {
@@ -99,9 +100,9 @@ void ToolRow::buildLay(QHBoxLayout& row) {
                                             FabricId{m_background->itemData(i).toUInt()}),
                         "choose background");
     });
-    connect(left, &QPushButton::clicked, this, [this] { turn(-5); });
-    connect(right, &QPushButton::clicked, this, [this] { turn(5); });
-    connect(sheet, &QPushButton::clicked, this, [this] { emit wished(Wish::placementSheet); });
+    connect(left, &QPushButton::clicked, this, [this] { m_commands.turn(-5); });
+    connect(right, &QPushButton::clicked, this, [this] { m_commands.turn(5); });
+    connect(sheet, &QPushButton::clicked, this, [this] { m_commands.writePlacement(wantsA4()); });
 }
 
 void ToolRow::buildStitch(QHBoxLayout& row) {
@@ -117,35 +118,15 @@ void ToolRow::buildStitch(QHBoxLayout& row) {
     });
 }
 
-void ToolRow::turn(double degrees) {
-    if (const auto* piece = m_session.piece())
-        m_session.apply(edit::turnPiece(m_session.quilt(), m_session.blockId(), piece->id,
-                                        measure::Angle::ofDegrees(degrees)),
-                        "turn");
-}
-
 bool ToolRow::wantsA4() const {
     return m_paper->currentText() == "A4";
 }
 
-void ToolRow::startOrStopLayout() {
-    if (m_layout.isRunning())
-        m_layout.stop();
-    else
-        m_layout.start({});
-}
-
 /// "9", "9 1/2", "9 x 12", "24cm".
 void ToolRow::readSize() {
-    const auto* block = m_session.block();
-    if (!block || !m_size->isModified()) return;
+    if (!m_session.block() || !m_size->isModified()) return;
     m_size->setModified(false);
-    const auto size = measure::readSize(m_size->text().toStdString(), m_session.quilt().units);
-    if (!size)
-        m_session.complain(size.error());
-    else
-        m_session.apply(edit::resizeBlock(m_session.quilt(), block->id, size->width, size->height),
-                        "set the size");
+    m_commands.resize(m_size->text());
     refresh();
 }
 

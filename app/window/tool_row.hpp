@@ -4,6 +4,7 @@
 
 #include "app/session/layout_job.hpp"
 #include "app/session/session.hpp"
+#include "app/window/commands.hpp"
 
 #include <QWidget>
 
@@ -15,19 +16,12 @@ class QPushButton;
 
 namespace up::app {
 
-/// What the row asks the window to do.
-enum class Wish { newBlock, import, editWeb, tracingPages, placementSheet, cutFile };
-
 class ToolRow : public QWidget {
     Q_OBJECT
 public:
-    ToolRow(Session& session, LayoutJob& layout, QWidget* parent = nullptr);
+    ToolRow(Session& session, LayoutJob& layout, Commands& commands, QWidget* parent = nullptr);
     /// "letter" or "a4", for printed sheets.
     [[nodiscard]] bool wantsA4() const;
-    void startOrStopLayout();
-
-signals:
-    void wished(up::app::Wish wish);
 
 private:
     template<class Widget> Widget* on(std::initializer_list<View> views, Widget* widget);
@@ -38,10 +32,10 @@ private:
     void refresh();
     void fillChoices();
     void readSize();
-    void turn(double degrees);
 
     Session& m_session;
     LayoutJob& m_layout;
+    Commands& m_commands;
     std::vector<std::pair<QWidget*, std::vector<View>>> m_shown;
     QComboBox *m_web = nullptr, *m_paper = nullptr, *m_background = nullptr, *m_thread = nullptr;
     QLineEdit* m_size = nullptr;

@@ -84,7 +84,7 @@ QWidget* Window::buildMiddle() {
     auto* middle = new QWidget(this);
     auto* column = new QVBoxLayout(middle);
     column->setContentsMargins(0, 0, 0, 0);
-    m_tools = new ToolRow(m_session, m_layout, middle);
+    m_tools = new ToolRow(m_session, m_layout, m_commands, middle);
     m_says = new QLabel(middle);
     m_says->setObjectName("says");
     m_says->setWordWrap(true);
@@ -95,7 +95,6 @@ QWidget* Window::buildMiddle() {
     column->addWidget(m_says);
     column->addWidget(m_mat, 1);
     column->addWidget(m_log, 1);
-    connect(m_tools, &ToolRow::wished, this, [this](Wish wish) { fulfil(static_cast<int>(wish)); });
     return middle;
 }
 
@@ -104,7 +103,7 @@ QWidget* Window::buildRight() {
     right->setFixedWidth(290);
     auto* column = new QVBoxLayout(right);
     column->setContentsMargins(0, 0, 0, 0);
-    auto* now = new NowPanel(m_session, right);
+    auto* now = new NowPanel(m_session, m_layout, right);
     m_timer = new PressTimer(m_session, right);
     m_rows = new RowsPanel(right);
     column->addWidget(now);
@@ -180,17 +179,6 @@ void Window::fillLog() {
     }
     if (log.empty())
         m_log->addItem("Nothing has been logged yet. Every step you take is written here with its time.");
-}
-
-void Window::fulfil(int wish) {
-    switch (static_cast<Wish>(wish)) {
-    case Wish::newBlock: return m_commands.newBlock();
-    case Wish::import: return m_commands.importDrawing();
-    case Wish::editWeb: return m_commands.editWeb();
-    case Wish::tracingPages: return m_commands.writeTracing(m_tools->wantsA4());
-    case Wish::placementSheet: return m_commands.writePlacement(m_tools->wantsA4());
-    case Wish::cutFile: return m_commands.writeCutFile();
-    }
 }
 
 void Window::say(const QString& sentence, bool bad) {

@@ -57,7 +57,6 @@ private:
     void refresh(Change change);
     void fillLog();
     void move(double right, double down, const std::string& key);
-    void fulfil(int wish);
     void say(const QString& sentence, bool bad);
     void showTitle();
 

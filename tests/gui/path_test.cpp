@@ -109,6 +109,19 @@ TEST_F(Path, TheFinishedSizeScalesTheTemplates) {
     EXPECT_NEAR(boundsOf(*block().pieces[0].outline).width(), before / 2, 1e-6);
 }
 
+TEST_F(Path, AnotherSizeSaysWhatBecomesOfTracedPieces) {
+    importInto("windlass.svg", 8);
+    layOut();
+    doTread(View::trace);
+    window().commands().resize("6");
+    EXPECT_TRUE(said().contains("8 traced pieces")) << said().toStdString();
+    EXPECT_EQ(block().pieces[0].work.step, Step::toTrace);
+    key(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(block().pieces[0].work.step, Step::traced);
+    window().commands().resize("9");
+    EXPECT_TRUE(said().isEmpty()) << "the same size changes nothing";
+}
+
 TEST_F(Path, AZeroSizeIsRefusedWithASentence) {
     importInto("windlass.svg", 8);
     for (const char* bad : {"0", "huge", "9999999", "-2"}) {
@@ -203,8 +216,8 @@ TEST_F(Path, LayingOutCanBeStoppedAndKeepsTheBest) {
     importInto("narrowboat.svg", 22);
     window().layoutJob().start({600, 0, 1});
     climb(View::trace);
-    EXPECT_EQ(find<QPushButton>("trace.layout").text(), "Stop");
-    QTest::qWait(150);
+    EXPECT_SOON(find<QPushButton>("trace.layout").text().startsWith("Stop  "), 3000);
+    EXPECT_EQ(find<QPushButton>("now").text(), "Stop");
     click("trace.layout");
     awaitLayout();
     ASSERT_EQ(block().layout.size(), 1U);
