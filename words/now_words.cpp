@@ -59,9 +59,7 @@ private:
     [[nodiscard]] std::string finished() const {
         return measure::saySize(m_block.width, m_block.height, m_quilt.units);
     }
-    [[nodiscard]] std::string left() const {
-        return std::to_string(m_now.left) + (m_now.left == 1 ? " left." : " left.");
-    }
+    [[nodiscard]] std::string left() const { return std::to_string(m_now.left) + " left."; }
     [[nodiscard]] std::string fabric() const {
         const auto* found = find(m_quilt.fabrics, m_now.fabric);
         return found ? found->name : "its fabric";
@@ -84,60 +82,47 @@ private:
     }
 
     [[nodiscard]] NowWords step() const {
-        const std::string pieces = piecesWords(m_block, m_now.pieces);
-        NowWords out{"", "", asTask(m_now.step), cautionWords(m_now.caution)};
+        const std::string pieces = piecesWords(m_block, m_now.pieces), caution = cautionWords(m_now.caution);
         switch (m_now.step) {
         case Step::toTrace: break;
         case Step::traced:
-            out.doThis = "Trace " + pieces + " on the paper side.";
-            out.because = "For " + fabric() + "; already reversed here. Write the numbers on the paper.";
-            out.button = "Traced";
-            break;
+            return {"Trace " + pieces + " on the paper side.",
+                    "For " + fabric() + "; already reversed here. Write the numbers on the paper.", "Traced",
+                    caution};
         case Step::roughCut:
-            out.doThis = "Rough cut the web round " + pieces + " in one chunk.";
-            out.because = "About ¼ in outside the line; it goes on " + fabric() + ".";
-            out.button = "Rough cut done";
-            break;
+            return {"Rough cut the web round " + pieces + " in one chunk.",
+                    "About ¼ in outside the line; it goes on " + fabric() + ".", "Rough cut done", caution};
         case Step::bonded:
-            out.doThis = "Bond " + pieces + " to the wrong side of " + fabric() + ".";
-            if (const auto* c = chunk())
-                out.because = "Patch at least " +
-                              measure::saySize(c->patch.width, c->patch.height, m_quilt.units) + ". ";
-            out.because += leaflet(false);
-            out.button = "Bonded";
-            break;
+            return {"Bond " + pieces + " to the wrong side of " + fabric() + ".", patch() + leaflet(false),
+                    "Bonded", caution};
         case Step::marked:
-            out.doThis = "Draw the marks on " + pieces + ".";
-            out.because = "The paper is still on: hold it to a window and draw on the right side.";
-            out.button = "Marks drawn";
-            break;
+            return {"Draw the marks on " + pieces + ".",
+                    "The paper is still on: hold it to a window and draw on the right side.", "Marks drawn",
+                    caution};
         case Step::cleanCut:
-            out.doThis = "Clean cut " + pieces + ".";
-            out.because = "Web and fabric together, exactly on the line, so the glue reaches the edge.";
-            out.button = "Clean cut done";
-            break;
-        case Step::laid:
-            out.doThis = "Peel the paper and lay " + pieces + ".";
-            out.because = m_now.pieces.size() == 1 ? beneathWords() : "";
-            out.button = "Laid";
-            break;
+            return {"Clean cut " + pieces + ".",
+                    "Web and fabric together, exactly on the line, so the glue reaches the edge.",
+                    "Clean cut done", caution};
+        case Step::laid: return {"Peel the paper and lay " + pieces + ".", beneathWords(), "Laid", caution};
         case Step::fused:
-            out.doThis = "Fuse " + pieces + ".";
-            out.because = "Press, lift, move; don't slide. " + leaflet(true);
-            out.button = "Fused";
-            break;
+            return {"Fuse " + pieces + ".", "Press, lift, move; don't slide. " + leaflet(true), "Fused",
+                    caution};
         case Step::tested:
-            out.doThis = "Test the edges of " + pieces + " with a fingernail.";
-            out.because = "Press again where an edge lifts.";
-            out.button = "Edges hold";
-            break;
+            return {"Test the edges of " + pieces + " with a fingernail.", "Press again where an edge lifts.",
+                    "Edges hold", caution};
         case Step::stitched:
-            out.doThis = "Stitch " + pieces + " with " + thread() + " thread.";
-            out.because = "The lowest first: the stitching above covers its starts and stops.";
-            out.button = "Stitched";
-            break;
+            return {"Stitch " + pieces + " with " + thread() + " thread.",
+                    "The lowest first: the stitching above covers its starts and stops.", "Stitched",
+                    caution};
         }
-        return out;
+        return {};
+    }
+
+    /// "Patch at least 9 × 2 in. ", or nothing when the pieces are in no chunk.
+    [[nodiscard]] std::string patch() const {
+        const auto* c = chunk();
+        return c ? "Patch at least " + measure::saySize(c->patch.width, c->patch.height, m_quilt.units) + ". "
+                 : "";
     }
 
     [[nodiscard]] std::string beneathWords() const {

@@ -34,9 +34,9 @@ QPushButton[big="true"] { background: @brass; color: white; border: 2px solid @b
 QPushButton[big="true"]:hover { background: #8E5D12; }
 QPushButton[big="true"]:focus { border-color: @ink; }
 QPushButton[big="true"]:disabled { background: @line; color: @slate; border-color: @line; }
-QLineEdit, QComboBox { background: @panel; border: 1px solid #A9B0B3; border-radius: 5px; padding: 3px 8px;
+QLineEdit, QComboBox, QAbstractSpinBox { background: @panel; border: 1px solid #A9B0B3; border-radius: 5px; padding: 3px 8px;
   min-height: 26px; }
-QLineEdit:focus, QComboBox:focus { border: 2px solid @brass; }
+QLineEdit:focus, QComboBox:focus, QAbstractSpinBox:focus { border: 2px solid @brass; }
 QComboBox::drop-down { border: none; width: 24px; }
 QComboBox::down-arrow { image: url(:/icons/down.xpm); width: 11px; height: 6px; }
 QDialogButtonBox { dialogbuttonbox-buttons-have-icons: 0; }
