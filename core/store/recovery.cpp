@@ -4,9 +4,10 @@
 #include "core/store/json.hpp"
 
 #include <algorithm>
-#include <charconv>
-#include <csignal>
+#include <fcntl.h>
 #include <filesystem>
+#include <map>
+#include <sys/file.h>
 #include <unistd.h>
 
 namespace up::store {
@@ -16,19 +17,38 @@ namespace {
 
 constexpr std::string_view prefix = "recovery-";
 
+std::string lockOf(const std::string& copy) {
+    return copy + ".lock";
+}
+
+/// Locks the file without waiting; the descriptor, or -1 when another holds it.
+int locked(const std::string& path, int flags) {
+    const int descriptor = ::open(path.c_str(), flags | O_RDWR | O_CLOEXEC, 0600);
+    if (descriptor >= 0 && ::flock(descriptor, LOCK_EX | LOCK_NB) == 0) return descriptor;
+    if (descriptor >= 0) ::close(descriptor);
+    return -1;
+}
+
+/// A program holds its lock as long as it lives, however it ends; process numbers come again, locks do not.
 bool stillRuns(const fs::path& copy) {
-    const auto name = copy.stem().string();
-    int process = 0;
-    std::from_chars(name.data() + prefix.size(), name.data() + name.size(), process);
-    return process > 0 && (process == ::getpid() || ::kill(process, 0) == 0);
+    const auto lock = lockOf(copy.string());
+    if (!fs::exists(lock)) return false;
+    const int descriptor = locked(lock, 0);
+    if (descriptor < 0) return true;
+    ::unlink(lock.c_str());
+    ::close(descriptor);
+    return false;
 }
 
 } // namespace
 
 std::string recoveryPath(const std::string& folder) {
+    static std::map<std::string, int> held; // until the program ends
     std::error_code ignored;
     fs::create_directories(folder, ignored);
-    return folder + "/" + std::string(prefix) + std::to_string(::getpid()) + ".json";
+    const auto copy = folder + "/" + std::string(prefix) + std::to_string(::getpid()) + ".json";
+    if (auto& descriptor = held[copy]; descriptor <= 0) descriptor = locked(lockOf(copy), O_CREAT);
+    return copy;
 }
 
 Result<void> keepRecovery(const std::string& copy, const std::string& file, const quilt::Quilt& quilt) {

@@ -177,6 +177,16 @@ TEST(Recovery, TheOwnCopyIsNotOffered) {
     EXPECT_TRUE(leftRecoveries(dir.path()).empty());
 }
 
+/// After a restart another program may have the number that a crashed one had.
+TEST(Recovery, AProcessNumberUsedAgainHidesNothing) {
+    const TempDir dir;
+    const auto copy = dir.file("recovery-" + std::to_string(::getppid()) + ".json");
+    ASSERT_TRUE(keepRecovery(copy, "", test::smallQuilt()));
+    test::writeAll(copy + ".lock", "");
+    EXPECT_EQ(leftRecoveries(dir.path()).size(), 1U);
+    EXPECT_FALSE(fs::exists(copy + ".lock"));
+}
+
 TEST(Recovery, ADamagedCopyIsPassedOver) {
     const TempDir dir;
     test::writeAll(dir.file("recovery-999999999.json"), "{\"format\":");
