@@ -15,9 +15,9 @@ namespace {
 
 up::app::Window* window = nullptr;
 
-/// Everything the action caused, painting too.
+/// Everything the action caused in the window's thread, painting too.
 void settle() {
-    (void)window->grab();
+    QApplication::processEvents();
     QApplication::processEvents();
 }
 
