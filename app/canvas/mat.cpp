@@ -125,7 +125,7 @@ void Mat::paintPanel(QPainter& painter, const Panel& panel, const Cell& cell) co
     if (panel.side != Side::plain || panel.chosen) {
         QPen pen(panel.chosen ? look::q(look::brassBright) : QColor(255, 255, 255, 190),
                  panel.chosen ? 4 : 1.5);
-        if (panel.side == Side::paper) pen.setDashPattern({6, 4});
+        if (panel.side == Side::paper) pen.setDashPattern({9 / pen.widthF(), 6 / pen.widthF()});
         painter.setPen(pen);
         painter.setBrush(Qt::NoBrush);
         painter.drawRect(cell.drawing.adjusted(-3, -3, 3, 3));

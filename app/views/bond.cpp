@@ -67,7 +67,7 @@ ViewParts bondParts(const Look& look) {
     for (const auto& chunk : look.derived.trace().chunks) {
         parts.scene.panels.push_back(patchPanel(look, chunk));
         Row row{numbersOf(look.block, chunk.pieces) + " on " + fabricNameOf(look.quilt, chunk.fabric),
-                "patch at least " + patchSize(look, chunk), chunk.pieces.front().value};
+                "at least " + patchSize(look, chunk), chunk.pieces.front().value};
         row.swatch = colourOf(look.quilt, chunk.fabric);
         row.done = isBonded(look, chunk);
         row.next = !look.next.pieces.empty() && std::find(chunk.pieces.begin(), chunk.pieces.end(),
