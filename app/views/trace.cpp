@@ -18,7 +18,7 @@ Panel sheetPanel(const Look& look, const quilt::Web& web, int number) {
     const auto& trace = look.derived.trace();
     Panel panel;
     panel.side = Side::paper;
-    const double used = web.sheets > 0 ? web.length.mm() : std::min(web.length.mm(), trace.used.mm() + 10);
+    const double used = web.sheets > 0 ? web.length.mm() : std::min(web.length.mm(), trace.used.mm() + 15);
     panel.box = {0, 0, web.width.mm(), used};
     panel.caption = web.sheets > 0 ? "Sheet " + std::to_string(number + 1) : web.name;
     sheet::Layer paper{"paper", {sheet::box(panel.box, look::webPaper, {})}, {}, {}};
@@ -50,7 +50,7 @@ Panel sheetPanel(const Look& look, const quilt::Web& web, int number) {
         const double y = trace.used.mm();
         lines.items.push_back(sheet::line({0, y}, {web.width.mm(), y}, {look::rust, 0.5, Dash::dashed}));
         lines.items.push_back(sheet::Words{"cut the roll here: " + say(look.quilt, trace.used),
-                                           {web.width.mm() - 3, y + 7},
+                                           {web.width.mm() - 3, y + 12.5},
                                            6,
                                            look::rust,
                                            sheet::Align::right,
