@@ -53,6 +53,15 @@ std::string targetOf(const std::string& path) {
     return out;
 }
 
+/// Devices and pipes take bytes; renaming a file over them would destroy them.
+Result<void> writeInto(const std::string& path, const std::string& bytes, const WriteCall& write) {
+    const int descriptor = ::open(path.c_str(), O_WRONLY | O_CLOEXEC);
+    if (descriptor < 0) return writeFailure(path, errno);
+    int reason = writeAll(descriptor, bytes, write);
+    if (::close(descriptor) != 0 && !reason) reason = errno;
+    return reason ? writeFailure(path, reason) : Result<void>{};
+}
+
 } // namespace
 
 Result<std::string> readFile(const std::string& path) {
@@ -73,14 +82,16 @@ Result<void> writeFile(const std::string& asked, const std::string& bytes, const
         return std::cout ? Result<void>{} : writeFailure("standard output", errno);
     }
     const std::string path = targetOf(asked);
+    struct stat old {};
+    const bool known = ::stat(path.c_str(), &old) == 0;
+    if (known && !S_ISREG(old.st_mode) && !S_ISDIR(old.st_mode)) return writeInto(path, bytes, write);
     const std::string folder = folderOf(path);
     std::string aside = path + ".XXXXXX";
     const int descriptor = ::mkostemp(aside.data(), O_CLOEXEC);
     if (descriptor < 0) return writeFailure(asked, errno);
-    struct stat old {};
     const mode_t mask = ::umask(0);
     ::umask(mask);
-    ::fchmod(descriptor, ::stat(path.c_str(), &old) == 0 ? old.st_mode & 07777 : 0666 & ~mask);
+    ::fchmod(descriptor, known ? old.st_mode & 07777 : 0666 & ~mask);
     int reason = writeAll(descriptor, bytes, write);
     if (!reason && ::fsync(descriptor) != 0) reason = errno;
     if (::close(descriptor) != 0 && !reason) reason = errno;

@@ -7,6 +7,7 @@
 
 #include <cerrno>
 #include <csignal>
+#include <fcntl.h>
 #include <filesystem>
 #include <gtest/gtest.h>
 #include <sys/stat.h>
@@ -84,6 +85,20 @@ TEST(WriteFile, AnInterruptedCallIsTriedAgain) {
     };
     ASSERT_TRUE(writeFile(dir.file("a"), "eleven byte", interrupted));
     EXPECT_EQ(test::readAll(dir.file("a")), "eleven byte");
+}
+
+TEST(WriteFile, APipeStaysAPipe) {
+    const TempDir dir;
+    const auto pipe = dir.file("pipe");
+    ASSERT_EQ(::mkfifo(pipe.c_str(), 0600), 0);
+    const int reader = ::open(pipe.c_str(), O_RDONLY | O_NONBLOCK);
+    ASSERT_TRUE(writeFile(pipe, "hello"));
+    char bytes[8] = {};
+    EXPECT_EQ(::read(reader, bytes, sizeof bytes), 5);
+    EXPECT_STREQ(bytes, "hello");
+    ::close(reader);
+    EXPECT_TRUE(fs::is_fifo(pipe)) << "not replaced by a file";
+    EXPECT_EQ(filesIn(dir.path()), 1U);
 }
 
 TEST(WriteFile, AMissingFolderIsNamed) {
