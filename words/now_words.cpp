@@ -160,9 +160,13 @@ std::string cautionWords(plan::Caution caution) {
     return "";
 }
 
-std::string numbersWords(const quilt::Block& block, const std::vector<PieceId>& pieces) {
+std::string numbersWords(const quilt::Block& block, const std::vector<PieceId>& pieces, std::size_t most) {
     std::vector<std::string> items;
     for (std::size_t i = 0; i < pieces.size();) {
+        if (items.size() == most) {
+            items.push_back(std::to_string(pieces.size() - i) + " more");
+            break;
+        }
         const int first = plan::numberOf(block, pieces[i]);
         std::size_t end = i + 1;
         while (end < pieces.size() && plan::numberOf(block, pieces[end]) == first + static_cast<int>(end - i))
@@ -176,7 +180,7 @@ std::string numbersWords(const quilt::Block& block, const std::vector<PieceId>& 
 }
 
 std::string piecesWords(const quilt::Block& block, const std::vector<PieceId>& pieces) {
-    if (pieces.size() > 2) return numbersWords(block, pieces);
+    if (pieces.size() > 2) return numbersWords(block, pieces, 9);
     std::vector<std::string> items;
     for (const PieceId id : pieces) {
         const auto* piece = find(block.pieces, id);

@@ -21,10 +21,11 @@ struct NowWords {
 /// "Iron and steam burn: …; the maker's leaflet and local rules come first."
 [[nodiscard]] std::string cautionWords(plan::Caution caution);
 
-/// "2, 4–7 and 9".
-[[nodiscard]] std::string numbersWords(const quilt::Block& block, const std::vector<PieceId>& pieces);
+/// "2, 4–7 and 9"; after `most` numbers or runs "and 31 more".
+[[nodiscard]] std::string numbersWords(const quilt::Block& block, const std::vector<PieceId>& pieces,
+                                       std::size_t most = 24);
 
-/// "2 keel and 4 roof"; more than two by their numbers.
+/// "2 keel and 4 roof"; more than two by their numbers, nine at most.
 [[nodiscard]] std::string piecesWords(const quilt::Block& block, const std::vector<PieceId>& pieces);
 
 } // namespace up::words

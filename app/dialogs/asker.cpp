@@ -22,6 +22,7 @@ QString DialogAsker::fileToSave(const QString& title, const QString& kinds, cons
 SaveAnswer DialogAsker::saveChanges(const QString& quilt) {
     QMessageBox box(QMessageBox::Question, "Save changes?", "“" + quilt + "” has changes that are not saved.",
                     QMessageBox::NoButton, m_parent);
+    box.setTextFormat(Qt::PlainText);
     const auto* save = box.addButton("Save", QMessageBox::AcceptRole);
     const auto* discard = box.addButton("Don't save", QMessageBox::DestructiveRole);
     box.addButton("Cancel", QMessageBox::RejectRole);
@@ -56,6 +57,7 @@ std::optional<quilt::Web> DialogAsker::web(const quilt::Web& web, measure::Syste
 
 bool DialogAsker::yes(const QString& title, const QString& question, const QString& yesWords) {
     QMessageBox box(QMessageBox::Question, title, question, QMessageBox::NoButton, m_parent);
+    box.setTextFormat(Qt::PlainText);
     const auto* go = box.addButton(yesWords, QMessageBox::AcceptRole);
     box.addButton("Cancel", QMessageBox::RejectRole);
     box.exec();
@@ -64,6 +66,7 @@ bool DialogAsker::yes(const QString& title, const QString& question, const QStri
 
 void DialogAsker::tell(const QString& sentence) {
     QMessageBox box(QMessageBox::Warning, "Upstairs", sentence, QMessageBox::Ok, m_parent);
+    box.setTextFormat(Qt::PlainText);
     box.exec();
 }
 

@@ -12,6 +12,7 @@ public:
     WrapLabel(const char* role, QWidget* parent) : QLabel(parent) {
         setProperty("role", role);
         setWordWrap(true);
+        setTextFormat(Qt::PlainText); // names may hold < and &
     }
     /// As high as the words at the width it has; before it has one, what QLabel thinks.
     [[nodiscard]] QSize minimumSizeHint() const override {

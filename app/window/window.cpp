@@ -88,6 +88,7 @@ QWidget* Window::buildMiddle() {
     m_says = new QLabel(middle);
     m_says->setObjectName("says");
     m_says->setWordWrap(true);
+    m_says->setTextFormat(Qt::PlainText); // what files are called, and hold, is not markup
     m_says->hide();
     m_mat = named(new Mat(middle), "mat");
     m_log = named(new QListWidget(middle), "log");

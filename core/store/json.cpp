@@ -1,12 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/store/json.hpp"
 
+#include "core/base/text.hpp"
+
 namespace up::store {
 
 Result<Json> parseJson(const std::string& text, const std::string& file) {
     try {
         return Json::parse(text);
     } catch (const Json::parse_error& error) {
+        if (!trimmed(text).starts_with('{'))
+            return failure(Code::wrongFormat, {file, "a file of this program", "something else"});
         const auto upTo = text.substr(0, error.byte);
         const auto line = static_cast<int>(std::count(upTo.begin(), upTo.end(), '\n')) + 1;
         return failure(Code::notJson, {file, "line " + std::to_string(line)}, {line, {}});

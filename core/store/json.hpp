@@ -87,7 +87,8 @@ private:
     mutable std::set<std::string> m_known;
 };
 
-/// Errors: Code::notJson {file, what the parser said}.
+/// Errors: Code::notJson {file, what the parser said}; Code::wrongFormat when it does not even begin like
+/// one.
 [[nodiscard]] Result<Json> parseJson(const std::string& text, const std::string& file);
 
 /// Checks "format" and "version". Errors: Code::wrongFormat, newerVersion, damaged.

@@ -7,6 +7,7 @@
 
 #include <QAction>
 #include <QCloseEvent>
+#include <QLabel>
 #include <QMenu>
 #include <QProcess>
 #include <csignal>
@@ -95,10 +96,12 @@ TEST_F(FilesTest, RecentFilesAreRememberedAndOpen) {
 TEST_F(FilesTest, ADamagedFileIsRefusedAndTheOpenQuiltStays) {
     openSample();
     writeAll(m_dir.file("bad.upstairs"), "{\"format\":\"upstairs-quilt\",\"version\":1,");
+    writeAll(m_dir.file("letter.upstairs"), "Dear quilter, this is a letter.");
     writeAll(m_dir.file("new.upstairs"), "{\"format\":\"upstairs-quilt\",\"version\":99}");
     for (const auto& [name, part] : {std::pair{"bad.upstairs", "damaged"},
                                      {"new.upstairs", "newer Upstairs"},
-                                     {"none.upstairs", "cannot be opened"}}) {
+                                     {"none.upstairs", "cannot be opened"},
+                                     {"letter.upstairs", "another kind of file"}}) {
         window().files().openFile(file(name));
         EXPECT_TRUE(said().contains(part)) << said().toStdString();
         EXPECT_EQ(session().quilt().name, "Towpath");
@@ -112,6 +115,8 @@ TEST_F(FilesTest, ABadDrawingIsRefusedWithASentence) {
         window().commands().importFile(QString::fromStdString(source(std::string("tests/broken/") + name)));
         EXPECT_SOON(said().contains(name), 5000);
         EXPECT_TRUE(session().quilt() == before);
+        EXPECT_EQ(find<QLabel>("says").textFormat(), Qt::PlainText)
+            << "the file's <html> is shown, not obeyed";
     }
 }
 

@@ -78,6 +78,7 @@ TEST(NumbersWords, DrawsRunsTogether) {
     EXPECT_EQ(numbersWords(quilt.blocks[0], ids({1, 2, 3, 4, 5})), "1–5");
     EXPECT_EQ(numbersWords(quilt.blocks[0], ids({1, 2, 4, 6, 7, 8})), "1, 2, 4 and 6–8");
     EXPECT_EQ(piecesWords(quilt.blocks[0], ids({2})), "2 p");
+    EXPECT_EQ(numbersWords(quilt.blocks[0], ids({1, 3, 5, 7, 9}), 2), "1, 3 and 3 more");
 }
 
 TEST(CautionWords, PutTheLeafletFirstAtEveryDanger) {
