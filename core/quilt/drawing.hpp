@@ -13,11 +13,19 @@ namespace up::quilt {
 
 using up::Colour;
 
+/// What a piece was in the drawing.
+enum class Origin : std::uint8_t {
+    fill,    ///< a filled shape
+    outline, ///< a closed line
+    band     ///< a line as wide as its pen
+};
+
 struct DrawnShape {
     std::string name;
     Colour fill;
     shape::Outline outline;            ///< mm on the page
     std::vector<shape::Contour> marks; ///< open lines lying on it
+    Origin origin = Origin::fill;
 };
 
 enum class Remark : std::uint8_t {
@@ -29,6 +37,9 @@ enum class Remark : std::uint8_t {
     textLeftOut,      ///< {count}
     imageLeftOut,     ///< {count}
     tooSmallLeftOut,  ///< {count}
+    absurdLeftOut,    ///< {count}: more than 20 m from the page
+    missingLeftOut,   ///< {count}: copies of something that is not in the file
+    endlessLeftOut,   ///< {count}: copies within copies, groups within groups, without end
     unknownLeftOut,   ///< {element, count}
 };
 

@@ -7,23 +7,27 @@
 namespace up::shape {
 namespace {
 
+constexpr double onTheLine = 1e-4; // mm
+
 struct Candidate {
     const Contour* contour;
     Ring ring;
+    Box box;
     double area; ///< signed
     int depth = 0;
     int winding = 0; ///< of the contours around it, itself included
     int parent = -1; ///< the smallest contour around it
 };
 
-std::optional<Point> firstCrossing(const std::vector<Candidate>& all) {
-    for (std::size_t i = 0; i < all.size(); ++i) {
-        Point where;
-        if (crossesItself(all[i].ring, &where)) return where;
-        for (std::size_t j = 0; j < i; ++j)
-            if (edgesCross(all[i].ring, all[j].ring)) return all[i].ring.front();
-    }
-    return std::nullopt;
+/// Whether `inner`, which does not cross `outer`, lies in it. Told by a point of it that is not on the
+/// other's line.
+bool liesIn(const Candidate& inner, const Candidate& outer) {
+    if (!outer.box.meets(inner.box)) return false;
+    const auto& ring = inner.ring;
+    for (std::size_t i = 0; i < ring.size(); ++i)
+        for (const Point p : {ring[i], (ring[i] + ring[(i + 1) % ring.size()]) * 0.5})
+            if (distanceTo(outer.ring, p) > onTheLine) return contains(outer.ring, p);
+    return false; // the same line twice
 }
 
 void findParents(std::vector<Candidate>& all) {
@@ -31,7 +35,7 @@ void findParents(std::vector<Candidate>& all) {
               [](const auto& a, const auto& b) { return std::abs(a.area) > std::abs(b.area); });
     for (std::size_t i = 0; i < all.size(); ++i) {
         for (std::size_t j = 0; j < i; ++j)
-            if (contains(all[j].ring, all[i].ring.front())) all[i].parent = static_cast<int>(j);
+            if (liesIn(all[i], all[j])) all[i].parent = static_cast<int>(j);
         const Candidate* up = all[i].parent < 0 ? nullptr : &all[static_cast<std::size_t>(all[i].parent)];
         all[i].depth = up ? up->depth + 1 : 0;
         all[i].winding = (up ? up->winding : 0) + (all[i].area > 0 ? 1 : -1);
@@ -63,40 +67,35 @@ std::vector<Outline> nest(std::vector<Candidate>& all, Fill rule) {
     return outlines;
 }
 
-std::vector<Outline> repair(const std::vector<Candidate>& all, Fill rule, double leastArea) {
-    Rings rings;
-    for (const auto& c : all)
-        rings.push_back(c.ring);
-    std::vector<Outline> outlines;
-    for (const auto& island : islands(regionOf(rings, rule))) {
-        if (island.area() < leastArea) continue;
-        Outline outline{contourThrough(island.rings.front()), {}};
-        for (std::size_t i = 1; i < island.rings.size(); ++i)
-            outline.holes.push_back(contourThrough(island.rings[i]));
-        outlines.push_back(std::move(outline));
-    }
+std::vector<Outline> repair(const Rings& rings, Fill rule, double leastArea) {
+    auto outlines = outlinesOf(regionOf(rings, rule));
+    std::erase_if(outlines,
+                  [&](const Outline& outline) { return std::abs(signedArea(outline.edge)) < leastArea; });
     return outlines;
 }
 
 } // namespace
 
-Sorted sortContours(const std::vector<Contour>& contours, Fill rule, double leastArea) {
+Sorted sortContours(const std::vector<Contour>& contours, Fill rule, double leastArea, double tolerance) {
     std::vector<Contour> closed = contours;
     for (auto& contour : closed)
         contour.closed = true;
     std::vector<Candidate> all;
+    Rings rings;
     for (const auto& contour : closed) {
-        Ring ring = flattened(contour);
-        const double area = ring.size() < 3 ? 0 : signedArea(ring);
-        Point where;
+        Ring ring = flattened(contour, tolerance);
+        if (ring.size() < 3) continue;
+        const double area = signedArea(ring);
         // A figure of eight has no signed area; what it covers is found when it is repaired.
-        if (std::abs(area) < leastArea && (ring.size() < 4 || !crossesItself(ring, &where))) continue;
-        all.push_back({&contour, std::move(ring), area});
+        if (std::abs(area) < leastArea && (ring.size() < 4 || !firstCrossing({ring}))) continue;
+        rings.push_back(ring);
+        const Box box = boundsOf(ring);
+        all.push_back({&contour, std::move(ring), box, area});
     }
     Sorted out;
-    out.crossing = firstCrossing(all);
+    out.crossing = firstCrossing(rings);
     out.repaired = out.crossing.has_value();
-    out.outlines = out.repaired ? repair(all, rule, leastArea) : nest(all, rule);
+    out.outlines = out.repaired ? repair(rings, rule, leastArea) : nest(all, rule);
     std::stable_sort(out.outlines.begin(), out.outlines.end(), [](const Outline& a, const Outline& b) {
         return std::abs(signedArea(a.edge)) > std::abs(signedArea(b.edge));
     });

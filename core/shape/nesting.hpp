@@ -17,6 +17,8 @@ struct Sorted {
 };
 
 /// Contours in any direction and order; open ones count as closed. Islands under `leastArea` mm² are dropped.
-[[nodiscard]] Sorted sortContours(const std::vector<Contour>& contours, Fill rule, double leastArea = 0.01);
+/// Crossings are looked for, and repaired, on lines within `tolerance` mm of the curves.
+[[nodiscard]] Sorted sortContours(const std::vector<Contour>& contours, Fill rule, double leastArea = 0.01,
+                                  double tolerance = defaultTolerance);
 
 } // namespace up::shape

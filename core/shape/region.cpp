@@ -179,6 +179,19 @@ Region offset(const Region& region, double by, double sag) {
     return regionFrom(out);
 }
 
+Region band(const Polyline& line, bool closed, double width, Cap cap, Join join, double sag) {
+    cl::ClipperOffset work(4.0, sag * unitsPerMm); // 4: SVG's own mitre limit
+    const auto corner = join == Join::round ? cl::jtRound : join == Join::mitre ? cl::jtMiter : cl::jtSquare;
+    const auto end = closed              ? cl::etClosedLine
+                     : cap == Cap::butt  ? cl::etOpenButt
+                     : cap == Cap::round ? cl::etOpenRound
+                                         : cl::etOpenSquare;
+    work.AddPath(toClipper(line), corner, end);
+    cl::Paths out;
+    work.Execute(out, width / 2 * unitsPerMm);
+    return regionFrom(out);
+}
+
 std::vector<Region> islands(const Region& region) {
     cl::Clipper clipper;
     clipper.AddPaths(toClipper(region), cl::ptSubject, true);
@@ -186,6 +199,17 @@ std::vector<Region> islands(const Region& region) {
     clipper.Execute(cl::ctUnion, tree, cl::pftNonZero, cl::pftNonZero);
     std::vector<Region> out;
     collectIslands(tree, out);
+    return out;
+}
+
+std::vector<Outline> outlinesOf(const Region& region) {
+    std::vector<Outline> out;
+    for (const auto& island : islands(region)) {
+        Outline outline{contourThrough(island.rings.front()), {}};
+        for (std::size_t i = 1; i < island.rings.size(); ++i)
+            outline.holes.push_back(contourThrough(island.rings[i]));
+        out.push_back(std::move(outline));
+    }
     return out;
 }
 

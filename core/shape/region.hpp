@@ -37,8 +37,18 @@ enum class Fill : std::uint8_t { evenOdd, nonZero };
 /// Offsetting by Computing Winding Numbers", 2005; done by Clipper 6.
 [[nodiscard]] Region offset(const Region& region, double by, double sag = defaultTolerance);
 
+enum class Cap : std::uint8_t { butt, square, round };
+enum class Join : std::uint8_t { round, mitre, bevel };
+
+/// The band a pen of that width, in mm, draws along a line; `closed` lines have no ends.
+[[nodiscard]] Region band(const Polyline& line, bool closed, double width, Cap cap = Cap::butt,
+                          Join join = Join::round, double sag = defaultTolerance);
+
 /// Each outer ring with the holes directly in it.
 [[nodiscard]] std::vector<Region> islands(const Region& region);
+
+/// An outline of straight stretches for each island.
+[[nodiscard]] std::vector<Outline> outlinesOf(const Region& region);
 
 [[nodiscard]] Region transformed(const Region& region, const Transform& by);
 

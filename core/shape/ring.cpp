@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/shape/ring.hpp"
 
+#include <algorithm>
 namespace up::shape {
 namespace {
 
@@ -68,30 +69,28 @@ bool contains(const Ring& ring, Point p) {
     return inside;
 }
 
-bool crossesItself(const Ring& ring, Point* where) {
-    const std::size_t n = ring.size();
-    for (std::size_t i = 0; i + 2 < n; ++i) {
-        const Point a = ring[i], b = ring[i + 1];
-        const Box box = boxOf(a, b);
-        for (std::size_t j = i + 2; j < n; ++j) {
-            if (i == 0 && j == n - 1) continue;
-            const Point c = ring[j], d = ring[(j + 1) % n];
-            if (!box.meets(boxOf(c, d)) || !properlyCross(a, b, c, d)) continue;
-            if (where) *where = crossingOf(a, b, c, d);
-            return true;
+std::optional<Point> firstCrossing(const Rings& rings) {
+    struct Edge {
+        Point a, b;
+        Box box;
+    };
+    std::vector<Edge> edges;
+    for (const auto& ring : rings)
+        for (std::size_t i = 0; i < ring.size(); ++i) {
+            const Point a = ring[i], b = ring[(i + 1) % ring.size()];
+            edges.push_back({a, b, boxOf(a, b)});
         }
+    std::sort(edges.begin(), edges.end(),
+              [](const Edge& a, const Edge& b) { return a.box.left < b.box.left; });
+    std::vector<const Edge*> open; // edges that the sweep line is on
+    for (const Edge& edge : edges) {
+        std::erase_if(open, [&](const Edge* other) { return other->box.right < edge.box.left; });
+        for (const Edge* other : open)
+            if (edge.box.meets(other->box) && properlyCross(edge.a, edge.b, other->a, other->b))
+                return crossingOf(edge.a, edge.b, other->a, other->b);
+        open.push_back(&edge);
     }
-    return false;
-}
-
-bool edgesCross(const Ring& a, const Ring& b) {
-    if (!boundsOf(a).meets(boundsOf(b))) return false;
-    for (std::size_t i = 0, j = a.size() - 1; i < a.size(); j = i++) {
-        const Box box = boxOf(a[j], a[i]);
-        for (std::size_t k = 0, l = b.size() - 1; k < b.size(); l = k++)
-            if (box.meets(boxOf(b[l], b[k])) && properlyCross(a[j], a[i], b[l], b[k])) return true;
-    }
-    return false;
+    return std::nullopt;
 }
 
 double distanceTo(const Ring& ring, Point p) {
@@ -101,9 +100,10 @@ double distanceTo(const Ring& ring, Point p) {
         const double square = edge.x * edge.x + edge.y * edge.y;
         const Point to = p - ring[j];
         const double along = square > 0 ? std::clamp((to.x * edge.x + to.y * edge.y) / square, 0.0, 1.0) : 0;
-        best = std::min(best, distance(p, ring[j] + edge * along));
+        const Point away = to - edge * along;
+        best = std::min(best, away.x * away.x + away.y * away.y);
     }
-    return best;
+    return std::sqrt(best);
 }
 
 } // namespace up::shape

@@ -4,6 +4,7 @@
 
 #include "core/shape/point.hpp"
 
+#include <optional>
 #include <vector>
 
 namespace up::shape {
@@ -24,11 +25,9 @@ using Polyline = std::vector<Point>; ///< open
 /// Inside by the even-odd rule; points on the edge go either way.
 /// Source: crossing number, e.g. Haines, "Point in Polygon Strategies", Graphics Gems IV, 1994.
 [[nodiscard]] bool contains(const Ring& ring, Point p);
-/// The crossing point of two edges of the ring that are no neighbours, if there is one.
-/// Touching end points count only when they are not consecutive. O(n²) over edges whose boxes meet.
-[[nodiscard]] bool crossesItself(const Ring& ring, Point* where = nullptr);
-/// Whether an edge of `a` properly crosses an edge of `b`.
-[[nodiscard]] bool edgesCross(const Ring& a, const Ring& b);
+/// Where an edge properly crosses another, of the same ring or of another one, if any does; edges that only
+/// touch do not. Method: a line swept across the page, each edge tried with those it has reached.
+[[nodiscard]] std::optional<Point> firstCrossing(const Rings& rings);
 /// Distance from `p` to the nearest edge of the ring, in mm.
 [[nodiscard]] double distanceTo(const Ring& ring, Point p);
 

@@ -4,6 +4,9 @@
 #include "core/shape/nesting.hpp"
 #include "core/store/json.hpp"
 
+#include <algorithm>
+#include <cmath>
+
 namespace up::store {
 namespace {
 
@@ -95,19 +98,37 @@ auto guarded(const std::string& text, const std::string& file, const char* forma
 
 } // namespace
 
+namespace {
+
+const char* nameOf(quilt::Origin origin) {
+    switch (origin) {
+    case quilt::Origin::fill: return "fill";
+    case quilt::Origin::outline: return "outline";
+    case quilt::Origin::band: return "band";
+    }
+    return "fill";
+}
+
+} // namespace
+
 std::string writePieces(const quilt::Drawing& drawing, const std::vector<std::string>& warnings) {
     Json out{{"format", "upstairs-pieces"},
              {"version", 1},
              {"unit", "mm"},
+             {"page", {drawing.width, drawing.height}},
              {"pieces", Json::array()},
              {"warnings", warnings}};
+    // Small pages finer than the format asks for: their pieces will be enlarged.
+    const double tolerance = std::clamp(std::hypot(drawing.width, drawing.height) / 10'000, 0.0005,
+                                        shape::defaultTolerance);
     for (const auto& drawn : drawing.shapes) {
         Json piece{{"name", drawn.name},
                    {"fill", hex(drawn.fill)},
-                   {"outline", ringToJson(flattened(drawn.outline.edge))},
+                   {"from", nameOf(drawn.origin)},
+                   {"outline", ringToJson(flattened(drawn.outline.edge, tolerance))},
                    {"holes", Json::array()}};
         for (const auto& hole : drawn.outline.holes)
-            piece["holes"].push_back(ringToJson(flattened(hole)));
+            piece["holes"].push_back(ringToJson(flattened(hole, tolerance)));
         out["pieces"].push_back(std::move(piece));
     }
     return dumpReadably(out);

@@ -73,8 +73,7 @@ TEST(AgainstGeos, ScribblesBecomeRegionsWithoutCrossings) {
     for (int i = 0; i < shapes; ++i) {
         const auto region = regionOf({test::randomScribble(random)});
         EXPECT_NEAR(region.area(), geosArea(region), allowed) << i;
-        for (const auto& ring : region.rings)
-            EXPECT_FALSE(edgesCross(ring, ring)) << i;
+        EXPECT_FALSE(firstCrossing(region.rings)) << i;
     }
 }
 

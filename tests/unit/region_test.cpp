@@ -76,13 +76,17 @@ TEST(CoveringSimplified, CoversAndHasFewerPoints) {
     }
 }
 
-TEST(CrossesItself, IsTrueForABowAndFalseForAStar) {
-    Point where;
-    EXPECT_TRUE(crossesItself({{0, 0}, {10, 10}, {10, 0}, {0, 10}}, &where));
-    EXPECT_NEAR(where.x, 5, 1e-9);
+TEST(FirstCrossing, IsFoundInABowAndBetweenRingsButNotInAStar) {
+    const auto where = firstCrossing({{{0, 0}, {10, 10}, {10, 0}, {0, 10}}});
+    ASSERT_TRUE(where);
+    EXPECT_NEAR(where->x, 5, 1e-9);
+    const Ring square{{0, 0}, {10, 0}, {10, 10}, {0, 10}};
+    EXPECT_TRUE(firstCrossing({square, {{5, 5}, {15, 5}, {15, 15}}}));
+    EXPECT_FALSE(firstCrossing({square, {{2, 2}, {8, 2}, {8, 8}}})) << "one in the other";
+    EXPECT_FALSE(firstCrossing({square, {{10, 0}, {20, 0}, {10, 10}}})) << "they only touch";
     Random random(22);
     for (int i = 0; i < 40; ++i)
-        EXPECT_FALSE(crossesItself(test::randomStar(random)));
+        EXPECT_FALSE(firstCrossing({test::randomStar(random)}));
 }
 
 TEST(PointAlong, WalksTheLine) {

@@ -158,10 +158,10 @@ TEST(ReadSvg, ClosesAnOpenFilledShapeAndSaysSo) {
 }
 
 TEST(ReadSvg, CountsWhatItLeavesOut) {
-    const auto d = read("<rect width='90' height='90'/><text>WREN</text><image href='x.png'/><use "
-                        "href='#a'/><rect width='1' height='1'/>");
-    for (const auto what :
-         {Remark::textLeftOut, Remark::imageLeftOut, Remark::unknownLeftOut, Remark::tooSmallLeftOut})
+    const auto d = read("<rect width='90' height='90'/><text/><image href='x.png'/><use "
+                        "href='#a'/><flowRoot/><rect width='1' height='1'/>");
+    for (const auto what : {Remark::textLeftOut, Remark::imageLeftOut, Remark::unknownLeftOut,
+                            Remark::tooSmallLeftOut, Remark::missingLeftOut})
         EXPECT_TRUE(remarked(d, what));
 }
 

@@ -1,0 +1,89 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What readers of every kind hand their findings to: it decides what is a piece, a mark, or nothing.
+#pragma once
+
+#include "core/quilt/drawing.hpp"
+#include "core/shape/region.hpp"
+
+#include <map>
+#include <memory>
+#include <optional>
+
+namespace up::intake {
+
+/// The part of the page that shows: as an area, and as the outlines it was drawn with.
+struct Clip {
+    shape::Region region;
+    std::vector<shape::Outline> outlines;
+};
+
+/// One thing as the drawing paints it, in mm on the page.
+struct Painted {
+    std::string name;
+    std::vector<shape::Contour> contours;
+    std::optional<Colour> fill, pen;
+    shape::Fill rule = shape::Fill::nonZero;
+    double penWidth = 0; ///< mm
+    shape::Cap cap = shape::Cap::butt;
+    shape::Join join = shape::Join::round;
+    std::shared_ptr<const Clip> clip{};
+};
+
+/// An open line at least this wide is a band, not a mark.
+inline constexpr double leastBand = 25.4 / 8; // mm
+/// Open lines whose ends are no further apart are one line.
+inline constexpr double endsMeet = 0.1; // mm
+/// More than this is no pattern for cloth; guards against drawings that multiply themselves.
+inline constexpr std::size_t mostShapes = 20'000;
+
+struct Options {
+    bool borders = false; ///< pens at least `leastBand` wide round filled or closed shapes are pieces too
+};
+
+/// The rule: a filled shape is its path, its pen is ignored; a closed outline without fill is a piece; an
+/// open thin line is an inner mark of the topmost piece it lies on; an open line at least 1/8 in wide is a
+/// band. Thin open lines of which each end meets just one other are joined where that closes them.
+class Collector {
+public:
+    explicit Collector(Options options = {}) : m_options(options) {}
+
+    /// mm; 0×0 when the file doesn't say: `finish` then takes the extent of what was found.
+    void setPage(double width, double height);
+    /// Flattening that cannot be seen at the size of the page, mm.
+    [[nodiscard]] double tolerance() const { return m_tolerance; }
+
+    void add(Painted painted);
+    void remark(quilt::Remark what, std::vector<std::string> args = {});
+    /// Counted; said once at the end.
+    void leaveOut(quilt::Remark what) { ++m_left[what]; }
+    void leaveOutUnknown(const std::string& element) { ++m_unknown[element]; }
+    [[nodiscard]] bool isFull() const { return m_drawing.shapes.size() + m_lines.size() >= mostShapes; }
+    [[nodiscard]] std::size_t count() const { return m_drawing.shapes.size(); }
+
+    [[nodiscard]] quilt::Drawing finish();
+
+private:
+    struct Line {
+        shape::Contour contour;
+        std::string name;
+        Colour colour;
+        std::size_t after; ///< shapes drawn before it
+    };
+    void addFilled(const Painted& painted, std::vector<shape::Contour> closed, quilt::Origin origin);
+    void addBand(const Painted& painted, const shape::Contour& contour);
+    void addOutlines(const Painted& painted, std::vector<shape::Outline> outlines, quilt::Origin origin);
+    void closeJoinedLines();
+    void placeMarks();
+    void dropSpecks();
+    void takeExtentAsPage();
+
+    Options m_options;
+    quilt::Drawing m_drawing;
+    std::vector<Line> m_lines;
+    std::map<quilt::Remark, int> m_left;
+    std::map<std::string, int> m_unknown;
+    double m_tolerance = 0.01;
+    bool m_sized = false;
+};
+
+} // namespace up::intake
