@@ -59,7 +59,8 @@ std::string_view pattern(Code code) {
     case Code::alreadyTraced:
         return "Pieces of block “{0}” are on their web already. Choose the web before tracing.";
     case Code::alreadyFused:
-        return "“{0}” is fused already and cannot be moved. If it must be, mark it as ruined and make it again.";
+        return "“{0}” is fused already and cannot be moved. If it must be, mark it as ruined and make it "
+               "again.";
     case Code::stopped: return "Stopped.";
     case Code::badUse: return "{0}";
     }
@@ -80,7 +81,10 @@ std::string_view pattern(check::Kind kind) {
                "placement sheet.";
     case Kind::laidOutOfOrder:
         return "Piece {0} is {2}, but {1} beneath it is not. Lift the edge and do {1} first.";
-    case Kind::thin: return "Piece {0} has a part thinner than {1}: hard to cut and to stitch.";
+    case Kind::thin:
+        return "Piece {0} narrows to {1}; to cut and stitch it needs {2}.";
+    case Kind::oneHand:
+        return "Pieces {1} and {0} look like a pair but are the same way round. One should be mirrored.";
     case Kind::noPieces: return "Block {0} has no pieces yet. Import a drawing.";
     }
     return "";
@@ -169,6 +173,7 @@ std::string fixWords(check::Fix fix) {
     case check::Fix::none: return "";
     case check::Fix::moveInside: return "Move it inside";
     case check::Fix::markRunsOff: return "Let it run off";
+    case check::Fix::mirror: return "Mirror it";
     }
     return "";
 }

@@ -9,6 +9,7 @@ edit::Edited fixed(const quilt::Quilt& quilt, const check::Finding& finding) {
     switch (finding.fix) {
     case check::Fix::none: return quilt;
     case check::Fix::markRunsOff: return edit::setRunsOff(quilt, finding.block, finding.piece, true);
+    case check::Fix::mirror: return edit::mirrorPiece(quilt, finding.block, finding.piece);
     case check::Fix::moveInside: break;
     }
     const auto* block = find(quilt.blocks, finding.block);

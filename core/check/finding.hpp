@@ -23,12 +23,13 @@ enum class Kind : std::uint8_t {
     marksToDraw,     ///< cut, marks not drawn, paper still on: {piece}
     marksLost,       ///< paper off, marks not drawn: {piece}
     laidOutOfOrder,  ///< something further on than what lies beneath it: {upper, lower, step}
-    thin,            ///< a part too thin to cut and stitch: {piece, width}
+    thin,            ///< a part too thin to cut and stitch: {piece, its width, width needed}
+    oneHand,         ///< looks like one of a pair, but is the same way round as the other: {piece, other}
     noPieces,        ///< {}
 };
 
 /// What *Fix* would do, by name; the binder in `plan` does it.
-enum class Fix : std::uint8_t { none, moveInside, markRunsOff };
+enum class Fix : std::uint8_t { none, moveInside, markRunsOff, mirror };
 
 struct Finding {
     Kind kind;

@@ -32,6 +32,8 @@ void beginAgain(Block& block) {
     block.trimmed = false;
 }
 
+} // namespace
+
 void remap(Piece& piece, const Transform& by) {
     piece.outline = transformed(*piece.outline, by);
     std::vector<shape::Contour> marks;
@@ -39,8 +41,6 @@ void remap(Piece& piece, const Transform& by) {
         marks.push_back(transformed(mark, by));
     piece.marks = std::move(marks);
 }
-
-} // namespace
 
 Edited renameQuilt(const Quilt& quilt, std::string name) {
     Quilt out = quilt;
@@ -140,6 +140,10 @@ Edited putWeb(const Quilt& quilt, quilt::Web web) {
         out.webs.push_back(std::move(web));
     }
     return out;
+}
+
+Edited setEdge(const Quilt& quilt, BlockId id, quilt::EdgeStitch edge) {
+    return changeBlock(quilt, id, [&](Quilt&, Block& block) { block.edge = edge; });
 }
 
 Edited setTrimmed(const Quilt& quilt, BlockId id, std::int64_t time) {

@@ -9,6 +9,9 @@ namespace up::edit {
 /// Adds to the log; the old log stays with the old quilt.
 void note(Quilt& quilt, quilt::LogEntry entry);
 
+/// Maps the outline and the marks.
+void remap(quilt::Piece& piece, const shape::Transform& by);
+
 template<class Change> [[nodiscard]] Edited changeBlock(const Quilt& quilt, BlockId id, Change change) {
     Quilt out = quilt;
     auto* block = find(out.blocks, id);

@@ -35,6 +35,7 @@ inline constexpr Length mostSide = Length::ofInches(120, 1);
 [[nodiscard]] Edited setBackground(const Quilt& quilt, BlockId block, FabricId fabric);
 /// Errors: Code::alreadyTraced when pieces are on the present web.
 [[nodiscard]] Edited setWeb(const Quilt& quilt, BlockId block, WebId web);
+[[nodiscard]] Edited setEdge(const Quilt& quilt, BlockId block, quilt::EdgeStitch edge);
 [[nodiscard]] Edited setTrimmed(const Quilt& quilt, BlockId block, std::int64_t time);
 
 // --- drawings into pieces
@@ -59,6 +60,12 @@ struct ImportOptions {
 [[nodiscard]] Edited movePiece(const Quilt& quilt, BlockId block, PieceId piece, Length right, Length down);
 /// Clockwise, about the piece's own middle. Errors: as movePiece.
 [[nodiscard]] Edited turnPiece(const Quilt& quilt, BlockId block, PieceId piece, measure::Angle by);
+/// Left for right about its own middle, as it is drawn; goes back to be traced. Errors: as movePiece.
+[[nodiscard]] Edited mirrorPiece(const Quilt& quilt, BlockId block, PieceId piece);
+/// To `factor` times its size about its own middle; goes back to be traced. Errors: as movePiece;
+/// Code::absurdSize when it would be smaller than `leastPiece` or larger than `mostSide`.
+inline constexpr Length leastPiece = Length::ofInches(1, 16);
+[[nodiscard]] Edited scalePiece(const Quilt& quilt, BlockId block, PieceId piece, double factor);
 
 // --- fabrics
 [[nodiscard]] Edited renameFabric(const Quilt& quilt, FabricId fabric, std::string name);

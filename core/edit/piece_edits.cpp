@@ -85,6 +85,45 @@ Edited turnPiece(const Quilt& quilt, BlockId block, PieceId id, measure::Angle b
                        [&](quilt::Placement& place) { place.turn = (place.turn + by).normal(); });
 }
 
+namespace {
+/// The template itself becomes another one: what was traced of it no longer fits.
+template<class Change> Edited changeOutline(const Quilt& quilt, BlockId block, PieceId id, Change change) {
+    const auto* owner = find(quilt.blocks, block);
+    const auto* known = owner ? find(owner->pieces, id) : nullptr;
+    if (known && known->work.step >= quilt::Step::fused) return failure(Code::alreadyFused, {known->name});
+    return changePiece(quilt, block, id, [&](Block& changed, Piece& piece) {
+        change(piece);
+        piece.work = {quilt::Step::toTrace, false, piece.work.remade};
+        giveUpPlace(changed, id);
+    });
+}
+} // namespace
+
+Edited mirrorPiece(const Quilt& quilt, BlockId block, PieceId id) {
+    return changeOutline(quilt, block, id, [](Piece& piece) {
+        remap(piece, shape::Transform::mirrorAcross(boundsOf(*piece.outline).centre().x));
+        piece.place.turn = -piece.place.turn;
+    });
+}
+
+Edited scalePiece(const Quilt& quilt, BlockId block, PieceId id, double factor) {
+    const auto* owner = find(quilt.blocks, block);
+    const auto* known = owner ? find(owner->pieces, id) : nullptr;
+    if (known) {
+        const auto box = boundsOf(*known->outline);
+        const double side = std::max(box.width(), box.height()) * factor;
+        if (!(side >= leastPiece.mm()) || side > mostSide.mm())
+            return failure(Code::absurdSize,
+                           {known->name, measure::say(Length::ofMm(std::min(side, 1e6)), quilt.units),
+                            measure::say(leastPiece, quilt.units), measure::say(mostSide, quilt.units)});
+    }
+    return changeOutline(quilt, block, id, [&](Piece& piece) {
+        const auto middle = boundsOf(*piece.outline).centre();
+        remap(piece, shape::Transform::moveBy(middle.x, middle.y) * shape::Transform::scale(factor, factor) *
+                         shape::Transform::moveBy(-middle.x, -middle.y));
+    });
+}
+
 Edited renameFabric(const Quilt& quilt, FabricId id, std::string name) {
     Quilt out = quilt;
     auto* fabric = find(out.fabrics, id);

@@ -97,7 +97,8 @@ Result<Length> readLength(std::string_view text, System bare) {
 Result<Size> readSize(std::string_view text, System bare) {
     std::size_t at = std::string_view::npos, width = 1;
     for (const std::string_view sign : {"x", "×", "*"})
-        if (const auto found = text.find(sign); found != std::string_view::npos && at == std::string_view::npos)
+        if (const auto found = text.find(sign);
+            found != std::string_view::npos && at == std::string_view::npos)
             at = found, width = sign.size();
     if (at == std::string_view::npos)
         return readLength(text, bare).map([](Length side) { return Size{side, side}; });

@@ -22,8 +22,8 @@ struct Size {
     Length width, height;
 };
 
-/// One side for a square or two: "9", "9in", "9 x 12", "9 1/2 × 12in", "24 x 30 cm"; a unit after the second side
-/// holds for a first without one. Errors: as readLength.
+/// One side for a square or two: "9", "9in", "9 x 12", "9 1/2 × 12in", "24 x 30 cm"; a unit after the second
+/// side holds for a first without one. Errors: as readLength.
 [[nodiscard]] Result<Size> readSize(std::string_view text, System bare = System::inches);
 
 /// "3 1/8 in"; with "scant " or "generous " before it when the truth is more than 1/128 in below or above

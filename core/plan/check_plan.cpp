@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/check_plan.hpp"
 
+#include "core/plan/judge_plan.hpp"
 #include "core/plan/trace_plan.hpp"
 
 #include <algorithm>
@@ -23,7 +24,7 @@ constexpr double tolerated = 0.1; // mm: flattening and drawing noise
 class Checker {
 public:
     Checker(const quilt::Quilt& quilt, const Block& block, const BlockPlan& plan)
-        : m_quilt(quilt), m_block(block), m_plan(plan) {}
+        : m_quilt(quilt), m_block(block), m_plan(plan), m_judged(judge(block, plan)) {}
 
     std::vector<Finding> run() {
         if (m_block.pieces.empty())
@@ -34,6 +35,7 @@ public:
             checkThin(i);
             checkMarks(i);
         }
+        checkHands();
         checkWeb();
         checkOrder();
         std::stable_sort(m_out.begin(), m_out.end(),
@@ -74,16 +76,31 @@ private:
             add(Kind::hiddenWholly, Severity::doubtful, i, {}, m_plan.regions[i].bounds().centre());
     }
 
-    /// Shrinks by half the least width and grows back: what does not come back is too thin.
     void checkThin(std::size_t i) {
-        const double half = thinnest.mm() / 2;
-        const auto opened = shape::offset(shape::offset(m_plan.regions[i], -half), half * 1.05);
-        for (const auto& part : shape::islands(shape::subtract(m_plan.regions[i], opened))) {
-            const auto box = part.bounds();
-            if (std::max(box.width(), box.height()) < longestPoint.mm()) continue; // a tapering point, not a thin part
-            const auto width = m_quilt.units == measure::System::inches ? measure::sayInches(thinnest, 32)
-                                                                        : measure::sayMetric(thinnest);
-            return add(Kind::thin, Severity::doubtful, i, {width}, box.centre());
+        const auto& thin = m_judged.pieces[i].thin;
+        if (thin.empty()) return;
+        const auto& worst = thin.front().narrowest;
+        add(Kind::thin, Severity::doubtful, i, {finely(worst.width), finely(leastWidth(m_block.edge).mm())},
+            worst.middle);
+    }
+
+    /// To 1/32 in: what is thin is told apart by less than a sixteenth.
+    [[nodiscard]] std::string finely(double mm) const {
+        const auto length = Length::ofMm(mm);
+        return m_quilt.units == measure::System::inches ? measure::sayInches(length, 32)
+                                                        : measure::sayMetric(length);
+    }
+
+    /// The upper one is offered to be mirrored, unless it is being worked on and the lower one is not.
+    void checkHands() {
+        for (const auto& pair : m_judged.oneHand) {
+            const bool lowerIsFree =
+                m_block.pieces[pair.first].work.step < m_block.pieces[pair.second].work.step;
+            const auto change = lowerIsFree ? pair.first : pair.second,
+                       keep = lowerIsFree ? pair.second : pair.first;
+            add(Kind::oneHand, Severity::doubtful, change,
+                {std::to_string(keep + 1) + " " + m_block.pieces[keep].name},
+                m_plan.regions[change].bounds().centre(), Fix::mirror);
         }
     }
 
@@ -125,6 +142,7 @@ private:
     const quilt::Quilt& m_quilt;
     const Block& m_block;
     const BlockPlan& m_plan;
+    const Judgement m_judged;
     std::vector<Finding> m_out;
 };
 

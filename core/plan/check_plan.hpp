@@ -7,11 +7,6 @@
 
 namespace up::plan {
 
-/// Narrower parts are too thin for a satin edge of about 1/8 in with fabric between. Source: common practice.
-inline constexpr measure::Length thinnest = measure::Length::ofInches(3, 32);
-/// A tip may taper to nothing over this length (a leaf); longer is a thin part. Source: common practice.
-inline constexpr measure::Length longestPoint = measure::Length::ofInches(1, 2);
-
 [[nodiscard]] std::vector<check::Finding> checkBlock(const quilt::Quilt& quilt, const quilt::Block& block,
                                                      const BlockPlan& plan);
 [[nodiscard]] std::vector<check::Finding> checkQuilt(const quilt::Quilt& quilt);

@@ -10,7 +10,9 @@
 #include "core/quilt/step.hpp"
 #include "core/shape/path.hpp"
 
+#include <array>
 #include <string>
+#include <string_view>
 #include <vector>
 
 namespace up::quilt {
@@ -106,6 +108,18 @@ struct Layout {
     bool operator==(const Layout&) const = default;
 };
 
+enum class StitchKind : std::uint8_t { satin, zigzag, blanket, straight };
+/// As they are called in files, in that order.
+inline constexpr std::array<std::string_view, 4> stitchKeys{"satin", "zigzag", "blanket", "straight"};
+
+/// How the edges are to be stitched.
+struct EdgeStitch {
+    StitchKind kind = StitchKind::satin;
+    /// Across: the swing of the stitch; of a straight stitch, how far inside the edge it runs.
+    Length width = Length::ofInches(3, 32);
+    bool operator==(const EdgeStitch&) const = default;
+};
+
 struct Block {
     BlockId id;
     std::string name;
@@ -114,6 +128,7 @@ struct Block {
     WebId web;
     bool givenReversed = false; ///< the drawing came already mirrored
     bool trimmed = false;       ///< the block is finished
+    EdgeStitch edge;
     std::vector<Piece> pieces;  ///< bottom first
     std::vector<Layout> layout; ///< none or one
     Extra extra;

@@ -171,7 +171,8 @@ struct Tip {
 std::vector<Tip> tipsOf(const Widths& widths) {
     std::vector<Tip> out;
     for (const auto& corner : widths.corners)
-        if (corner.opening > bluntest && corner.opening < sharpest) out.push_back({corner.at, corner.opening});
+        if (corner.opening > bluntest && corner.opening < sharpest)
+            out.push_back({corner.at, corner.opening});
     return out;
 }
 
@@ -211,7 +212,7 @@ Widths widthsOf(const Region& region, double step) {
             for (int k = 0; k < parts; ++k) {
                 const auto across = shrunk(grid, a + (b - a) * ((k + 0.5) / parts), in, largest);
                 if (across.width > out.widest.width) out.widest = across;
-            if (across.facing >= leastFacing) out.across.push_back(across);
+                if (across.facing >= leastFacing) out.across.push_back(across);
             }
         }
     }

@@ -119,8 +119,8 @@ std::string writePieces(const quilt::Drawing& drawing, const std::vector<std::st
              {"pieces", Json::array()},
              {"warnings", warnings}};
     // Small pages finer than the format asks for: their pieces will be enlarged.
-    const double tolerance = std::clamp(std::hypot(drawing.width, drawing.height) / 10'000, 0.0005,
-                                        shape::defaultTolerance);
+    const double tolerance =
+        std::clamp(std::hypot(drawing.width, drawing.height) / 10'000, 0.0005, shape::defaultTolerance);
     for (const auto& drawn : drawing.shapes) {
         Json piece{{"name", drawn.name},
                    {"fill", hex(drawn.fill)},

@@ -14,6 +14,8 @@ Result<Json> parseJson(const std::string& text, const std::string& file) {
         const auto upTo = text.substr(0, error.byte);
         const auto line = static_cast<int>(std::count(upTo.begin(), upTo.end(), '\n')) + 1;
         return failure(Code::notJson, {file, "line " + std::to_string(line)}, {line, {}});
+    } catch (const Json::out_of_range&) { // a number beyond what a computer holds
+        return failure(Code::notJson, {file, "a number that is too large"});
     }
 }
 

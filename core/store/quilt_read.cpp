@@ -4,6 +4,7 @@
 #include "core/store/time.hpp"
 
 #include <algorithm>
+#include <array>
 
 namespace up::store {
 namespace {
@@ -91,6 +92,15 @@ Layout layoutFrom(const Node& node) {
     return layout;
 }
 
+/// Files before the edge stitch was kept have none: the usual one.
+quilt::EdgeStitch edgeFrom(const Node& node) {
+    constexpr auto& names = quilt::stitchKeys;
+    const auto name = node.at("stitch").text();
+    const auto at = std::find(names.begin(), names.end(), name);
+    if (at == names.end()) node.at("stitch").complain("satin, zigzag, blanket or straight");
+    return {static_cast<quilt::StitchKind>(at - names.begin()), lengthFrom(node.at("width"), 0.1, 25.4)};
+}
+
 Block blockFrom(const Node& node) {
     Block block{};
     block.id = idFrom<BlockId>(node, "id");
@@ -101,6 +111,7 @@ Block blockFrom(const Node& node) {
     block.web = idFrom<WebId>(node, "web", 0);
     block.givenReversed = node.at("givenReversed").yes();
     block.trimmed = node.at("trimmed").yes();
+    if (node.has("edge")) block.edge = edgeFrom(node.at("edge"));
     for (const auto& p : node.at("pieces").items())
         block.pieces.push_back(pieceFrom(p));
     if (node.has("layout")) block.layout.push_back(layoutFrom(node.at("layout")));

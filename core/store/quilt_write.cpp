@@ -82,6 +82,8 @@ Json block(const Block& b) {
              {"web", b.web.value},
              {"givenReversed", b.givenReversed},
              {"trimmed", b.trimmed},
+             {"edge",
+              {{"stitch", stitchKeys[static_cast<std::size_t>(b.edge.kind)]}, {"width", b.edge.width.mm()}}},
              {"pieces", Json::array()}};
     for (const auto& p : b.pieces)
         out["pieces"].push_back(piece(p));

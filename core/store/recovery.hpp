@@ -12,8 +12,8 @@ struct Recovery {
     quilt::Quilt quilt;
 };
 
-/// One copy per running program: `folder`/recovery-<process>.json, with a lock beside it that is held until the program
-/// ends. The folder is made if missing.
+/// One copy per running program: `folder`/recovery-<process>.json, with a lock beside it that is held until
+/// the program ends. The folder is made if missing.
 [[nodiscard]] std::string recoveryPath(const std::string& folder);
 [[nodiscard]] Result<void> keepRecovery(const std::string& copy, const std::string& file,
                                         const quilt::Quilt& quilt);

@@ -48,6 +48,7 @@ INSTANTIATE_TEST_SUITE_P(
         Fault{"noName", "\"name\": \"Test quilt\"", "\"title\": \"x\"", Code::damaged, "\"name\""},
         Fault{"textForNumber", "\"columns\": 3", "\"columns\": \"three\"", Code::damaged, "columns"},
         Fault{"absurdWidth", "\"width\": 228.6", "\"width\": 1e300", Code::damaged, "width"},
+        Fault{"endlessNumber", "\"width\": 228.6", "\"width\": 1e999999", Code::notJson, "too large"},
         Fault{"zeroWidth", "\"width\": 228.6", "\"width\": 0", Code::damaged, "width"},
         Fault{"unknownStep", "\"step\": \"toTrace\"", "\"step\": \"ironed\"", Code::damaged,
               "pieces[0].step"},
