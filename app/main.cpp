@@ -5,9 +5,13 @@
 #include "core/base/check.hpp"
 #include "output/pdf/pdf.hpp"
 
+#include <QAbstractButton>
 #include <QApplication>
+#include <QComboBox>
 #include <QCommandLineParser>
+#include <QDoubleSpinBox>
 #include <QStandardPaths>
+#include <QTimer>
 #include <cstdio>
 #include <ctime>
 
@@ -24,6 +28,33 @@ void rescue() {
 int complain(const QString& sentence) {
     std::fprintf(stderr, "upstairs: %s\n", qPrintable(sentence));
     return 2;
+}
+
+/// The dialog in front, else the window.
+QWidget& inFront(Window& window) {
+    auto* dialog = QApplication::activeModalWidget();
+    return dialog ? *dialog : window;
+}
+
+/// Uses controls one after the other (fields are given as name=value), each in what the one before has
+/// opened; then `done`, then closes what is open. Written with timers, since a dialog keeps its opener
+/// waiting.
+void pressAll(Window& window, QStringList names, const std::function<void(QWidget&)>& done) {
+    constexpr int pause = 400; // ms
+    QTimer::singleShot(pause, &window, [&window, names, done]() mutable {
+        if (names.isEmpty()) {
+            done(inFront(window));
+            if (auto* dialog = QApplication::activeModalWidget()) dialog->close();
+            return;
+        }
+        pressAll(window, names.mid(1), done);
+        auto& front = inFront(window);
+        const auto [name, value] = std::pair(names.front().section('=', 0, 0), names.front().section('=', 1));
+        if (auto* field = front.findChild<QDoubleSpinBox*>(name)) field->setValue(value.toDouble());
+        if (auto* box = front.findChild<QComboBox*>(name))
+            box->setCurrentText(value), emit box->activated(box->currentIndex());
+        if (auto* button = front.findChild<QAbstractButton*>(name)) button->click();
+    });
 }
 
 /// Shows the wanted view for a moment and writes its picture.
@@ -47,7 +78,14 @@ int takePicture(QApplication& application, Window& window, const QCommandLinePar
         application.processEvents();
     while (window.checker().isBusy());
     application.processEvents();
-    if (!window.grab().save(words.value("picture")))
+    bool saved = false, finished = false;
+    pressAll(window, words.value("press").split(',', Qt::SkipEmptyParts), [&](QWidget& front) {
+        saved = front.grab().save(words.value("picture"));
+        finished = true;
+    });
+    while (!finished)
+        application.processEvents(QEventLoop::WaitForMoreEvents);
+    if (!saved)
         return complain(words.value("picture") + " cannot be written. Choose another file ending in .png.");
     return 0;
 }
@@ -68,6 +106,7 @@ int main(int count, char** given) {
                       {"templates", "Draw shows every template in the picture."},
                       {"turned", "The picture shows the other side."},
                       {"piece", "The piece chosen in the picture.", "number"},
+                      {"press", "Controls used before the picture: draw.sizes,size.percent=60", "names"},
                       {"import", "Imports a drawing into the first block.", "file"},
                       {"autosave", "Keeps a recovery copy this long after a change.", "ms", "5000"}});
     words.addPositionalArgument("quilt", "A quilt file to open.", "[quilt]");

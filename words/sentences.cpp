@@ -81,8 +81,7 @@ std::string_view pattern(check::Kind kind) {
                "placement sheet.";
     case Kind::laidOutOfOrder:
         return "Piece {0} is {2}, but {1} beneath it is not. Lift the edge and do {1} first.";
-    case Kind::thin:
-        return "Piece {0} narrows to {1}; to cut and stitch it needs {2}.";
+    case Kind::thin: return "Piece {0} narrows to {1}; to cut and stitch it needs {2}.";
     case Kind::oneHand:
         return "Pieces {1} and {0} look like a pair but are the same way round. One should be mirrored.";
     case Kind::noPieces: return "Block {0} has no pieces yet. Import a drawing.";

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/asker.hpp"
 
+#include "app/dialogs/size_dialog.hpp"
 #include "app/dialogs/web_dialog.hpp"
 
 #include <QColorDialog>
@@ -53,6 +54,11 @@ std::optional<QColor> DialogAsker::colour(const QString& title, const QColor& pr
 std::optional<quilt::Web> DialogAsker::web(const quilt::Web& web, measure::System units) {
     WebDialog dialog(web, units, m_parent);
     return dialog.exec() == QDialog::Accepted ? std::optional(dialog.web()) : std::nullopt;
+}
+
+std::optional<SizeAnswer> DialogAsker::size(const SizeQuestion& question) {
+    SizeDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
 }
 
 bool DialogAsker::yes(const QString& title, const QString& question, const QString& yesWords) {

@@ -2,7 +2,7 @@
 // Every question the program asks, behind one interface, so that tests can answer.
 #pragma once
 
-#include "core/quilt/quilt.hpp"
+#include "app/dialogs/sizing.hpp"
 
 #include <QColor>
 #include <QString>
@@ -29,6 +29,7 @@ public:
                                           const QStringList& choices) = 0;
     virtual std::optional<QColor> colour(const QString& title, const QColor& proposed) = 0;
     virtual std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) = 0;
+    virtual std::optional<SizeAnswer> size(const SizeQuestion& question) = 0;
     virtual bool yes(const QString& title, const QString& question, const QString& yesWords) = 0;
     virtual void tell(const QString& sentence) = 0;
 };
@@ -46,6 +47,7 @@ public:
                                   const QStringList& choices) override;
     std::optional<QColor> colour(const QString& title, const QColor& proposed) override;
     std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) override;
+    std::optional<SizeAnswer> size(const SizeQuestion& question) override;
     bool yes(const QString& title, const QString& question, const QString& yesWords) override;
     void tell(const QString& sentence) override;
 

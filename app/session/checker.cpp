@@ -25,14 +25,20 @@ void Checker::start() {
         this,
         [quilt = m_session.quilt(), id = block->id] {
             const auto& owner = *find(quilt.blocks, id);
-            return plan::checkBlock(quilt, owner, plan::planBlock(owner));
+            const auto plan = plan::planBlock(owner);
+            Answer answer{{}, std::make_shared<const plan::Judgement>(plan::judge(owner, plan)), {}};
+            answer.findings = plan::checkBlock(quilt, owner, plan, *answer.judged);
+            for (const auto& piece : owner.pieces)
+                answer.pieces.push_back(piece.id);
+            return answer;
         },
-        [this](const std::vector<check::Finding>& found) { finish(found); });
+        [this](const Answer& answer) { finish(answer); });
 }
 
-void Checker::finish(std::vector<check::Finding> findings) {
+void Checker::finish(const Answer& answer) {
     m_running = false;
-    m_findings = std::move(findings);
+    m_findings = answer.findings;
+    m_session.derived().setJudgement(answer.judged, answer.pieces);
     if (m_again) {
         m_again = false;
         start();

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Runs the checks of the current block aside, after every change; only the newest quilt's answer counts.
+// Judges the shapes of the current block and runs its checks aside, after every change; only the newest
+// quilt's answer counts.
 #pragma once
 
 #include "app/session/session.hpp"
@@ -19,8 +20,13 @@ signals:
     void checked();
 
 private:
+    struct Answer {
+        std::vector<check::Finding> findings;
+        std::shared_ptr<const plan::Judgement> judged;
+        std::vector<PieceId> pieces; ///< that were judged
+    };
     void start();
-    void finish(std::vector<check::Finding> findings);
+    void finish(const Answer& answer);
 
     Session& m_session;
     std::vector<check::Finding> m_findings;

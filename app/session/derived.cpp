@@ -1,12 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/session/derived.hpp"
 
+#include <algorithm>
+
 namespace up::app {
 
 void Derived::reset(const quilt::Block* block) {
-    auto known = std::move(m_known);
-    *this = {};
-    m_known = std::move(known);
+    Derived fresh;
+    fresh.m_known = std::move(m_known);
+    fresh.m_judged = std::move(m_judged);
+    fresh.m_judgedPieces = std::move(m_judgedPieces);
+    *this = std::move(fresh);
     m_block = block;
 }
 
@@ -23,6 +27,19 @@ const plan::TracePlan& Derived::trace() {
 const plan::StitchPlan& Derived::stitch() {
     if (!m_stitch) m_stitch = m_block ? plan::planStitching(*m_block, block()) : plan::StitchPlan{};
     return *m_stitch;
+}
+
+std::shared_ptr<const plan::Judgement> Derived::judgement() const {
+    if (!m_block || !m_judged) return nullptr;
+    const auto& pieces = m_block->pieces;
+    const bool same = std::equal(pieces.begin(), pieces.end(), m_judgedPieces.begin(), m_judgedPieces.end(),
+                                 [](const auto& piece, PieceId id) { return piece.id == id; });
+    return same ? m_judged : nullptr;
+}
+
+void Derived::setJudgement(std::shared_ptr<const plan::Judgement> judged, std::vector<PieceId> pieces) {
+    m_judged = std::move(judged);
+    m_judgedPieces = std::move(pieces);
 }
 
 const std::vector<shape::Deepest>& Derived::spots() {

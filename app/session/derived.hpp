@@ -3,11 +3,13 @@
 // for.
 #pragma once
 
+#include "core/plan/judge_plan.hpp"
 #include "core/plan/now_plan.hpp"
 #include "core/plan/stitch_plan.hpp"
 #include "core/shape/deepest.hpp"
 
 #include <map>
+#include <memory>
 #include <optional>
 
 namespace up::app {
@@ -25,6 +27,11 @@ public:
     /// shows).
     [[nodiscard]] const std::vector<shape::Deepest>& spots();
 
+    /// What was last found out about the block's shapes (aside, by `Checker`): it may be of the state before
+    /// the last change. Null while nothing is known, or when pieces have come or gone since.
+    [[nodiscard]] std::shared_ptr<const plan::Judgement> judgement() const;
+    void setJudgement(std::shared_ptr<const plan::Judgement> judged, std::vector<PieceId> pieces);
+
 private:
     const quilt::Block* m_block = nullptr;
     std::optional<plan::BlockPlan> m_blockPlan;
@@ -33,6 +40,8 @@ private:
     std::optional<std::vector<shape::Deepest>> m_spots;
     /// Found before, with what they were found in: most pieces look the same after a change.
     std::map<PieceId, std::pair<shape::Region, shape::Deepest>> m_known;
+    std::shared_ptr<const plan::Judgement> m_judged;
+    std::vector<PieceId> m_judgedPieces;
 };
 
 } // namespace up::app

@@ -3,6 +3,9 @@
 #include "app/views/pieces.hpp"
 
 #include "app/look/look.hpp"
+#include "words/judge_words.hpp"
+
+#include <cmath>
 
 namespace up::app {
 namespace {
@@ -59,6 +62,79 @@ Panel pairPanel(const Look& look, const quilt::Piece& piece, int number) {
     return panel;
 }
 
+/// Where a piece is too thin: a bar across it with its width.
+sheet::Layer thinLayer(const Look& look, const plan::Judgement& judged) {
+    constexpr double beyond = 5, letters = 7; // mm
+    sheet::Layer layer{"thin", {}, {}, {}};
+    for (const auto& piece : judged.pieces)
+        for (const auto& part : piece.thin) {
+            const auto& across = part.narrowest;
+            const auto along = across.to - across.from;
+            const double length = std::max(std::hypot(along.x, along.y), 1e-6);
+            const auto out = along * (beyond / length);
+            for (const auto& [edge, end] :
+                 {std::pair{across.from, across.from - out}, std::pair{across.to, across.to + out}}) {
+                layer.items.push_back(sheet::line(edge, end, Pen{look::panel, 2.2, Dash::solid}));
+                layer.items.push_back(sheet::line(edge, end, Pen{look::rust, 1.1, Dash::solid}));
+            }
+            const auto text = words::fineWords(across.width, look.quilt.units);
+            const auto at = across.to + out + shape::Point{1.5, letters / 3};
+            for (const auto& [dx, dy] : {std::pair{-0.5, 0.0}, {0.5, 0.0}, {0.0, -0.5}, {0.0, 0.5}})
+                layer.items.push_back(sheet::Words{text, at + shape::Point{dx, dy}, letters, look::panel,
+                                                   sheet::Align::left, true});
+            layer.items.push_back(sheet::Words{text, at, letters, look::rust, sheet::Align::left, true});
+        }
+    return layer;
+}
+
+/// The axes of pieces that need no reversing, drawn through them.
+sheet::Layer axisLayer(const Look& look, const plan::Judgement& judged) {
+    sheet::Layer layer{
+        "axes", {}, shape::Transform::mirrorAcross(look.block.width.mm() / 2), cutBox(look.block)};
+    const auto& regions = look.derived.block().regions;
+    for (std::size_t i = 0; i < judged.pieces.size(); ++i) {
+        const auto& axis = judged.pieces[i].axis;
+        if (!axis) continue;
+        const shape::Point way{std::cos(axis->direction), std::sin(axis->direction)};
+        double reach = 0;
+        for (const auto& ring : regions[i].rings)
+            for (const auto p : ring)
+                reach = std::max(reach,
+                                 std::abs((p.x - axis->through.x) * way.x + (p.y - axis->through.y) * way.y));
+        const auto half = way * (reach + 4);
+        layer.items.push_back(
+            sheet::line(axis->through - half, axis->through + half, Pen{look::brass, 0.5, Dash::dashed}));
+    }
+    return layer;
+}
+
+std::string alikeSummary(const quilt::Block& block, const plan::Judgement& judged) {
+    const auto groups = words::groupWords(block, judged);
+    if (groups.empty()) return "No two pieces are alike.";
+    std::string out;
+    for (std::size_t i = 0; i < std::min<std::size_t>(groups.size(), 2); ++i)
+        out += (i ? "; " : "") + groups[i];
+    return groups.size() > 2 ? out + "; and more" : out;
+}
+
+/// What each piece needs, top first; until it is known, where the piece lies.
+Rows needRows(const Look& look, const plan::Judgement* judged) {
+    Rows rows{"What each piece needs", {}};
+    for (std::size_t i = look.block.pieces.size(); i-- > 0;) {
+        const auto& piece = look.block.pieces[i];
+        Row row{std::to_string(i + 1) + " " + piece.name, "", piece.id.value};
+        if (judged) {
+            const auto alike = words::alikeWords(look.block, *judged, i);
+            row.detail = words::reversalWords(judged->pieces[i]) + " · " +
+                         words::widthWords(judged->pieces[i], look.quilt.units) +
+                         (alike.empty() ? "" : " · " + alike);
+        }
+        row.swatch = colourOf(look.quilt, piece.fabric);
+        rows.rows.push_back(std::move(row));
+    }
+    return rows;
+}
+
 } // namespace
 
 ViewParts drawParts(const Look& look) {
@@ -75,20 +151,14 @@ ViewParts drawParts(const Look& look) {
         auto seen = blockPanel(look, quilt::Step::toTrace, false);
         parts.scene.panels = {std::move(seen), asTraced(look)};
     }
-    parts.rows.title = "Stack and steps";
-    const auto& plan = look.derived.block();
-    for (std::size_t i = look.block.pieces.size(); i-- > 0;) {
-        const auto& piece = look.block.pieces[i];
-        std::vector<PieceId> beneath;
-        for (const auto lower : plan.beneath(i))
-            beneath.push_back(look.block.pieces[lower].id);
-        Row row{std::to_string(i + 1) + " " + piece.name, "", piece.id.value};
-        row.detail = beneath.empty() ? "on the background" : "lies on " + numbersOf(look.block, beneath);
-        row.detail = "Step " + std::to_string(plan.stack.step[i] + 1) + ": " + row.detail;
-        if (plan.stack.free[i]) row.detail = "free: touches no other piece";
-        row.swatch = colourOf(look.quilt, piece.fabric);
-        parts.rows.rows.push_back(std::move(row));
+    const auto judged = look.derived.judgement();
+    if (judged && !look.templates) {
+        parts.scene.panels[0].layers.push_back(thinLayer(look, *judged));
+        parts.scene.panels[1].layers.insert(parts.scene.panels[1].layers.end() - 1, axisLayer(look, *judged));
+        parts.scene.panels[1].below = words::reversingWords(*judged);
+        parts.scene.panels[0].below = alikeSummary(look.block, *judged);
     }
+    parts.rows = needRows(look, judged.get());
     return parts;
 }
 

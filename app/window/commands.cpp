@@ -113,6 +113,28 @@ void Commands::resize(const QString& text) {
            "set the size");
 }
 
+void Commands::askSize() {
+    const auto* block = m_session.block();
+    if (!block || block->pieces.empty()) return;
+    const auto* piece = m_session.piece();
+    const auto judged = m_session.derived().judgement();
+    if (!judged) return emit told("The shapes are still being measured. Try again in a moment.");
+    const auto answer = m_asker.size({m_session.quilt().units, *block, piece ? piece->id : PieceId{}, judged});
+    if (!answer) return;
+    auto next = edit::setEdge(m_session.quilt(), block->id, answer->edge);
+    const auto scaled = [&](measure::Length side) {
+        return measure::Length::ofMm(side.mm() * answer->factor);
+    };
+    if (next && answer->wholeBlock)
+        next = edit::resizeBlock(*next, block->id, scaled(block->width), scaled(block->height));
+    else if (next && answer->factor != 1 && piece)
+        next = edit::scalePiece(*next, block->id, piece->id, answer->factor);
+    if (answer->factor == 1)
+        m_session.apply(std::move(next), "change the edge stitch");
+    else
+        redraw(std::move(next), "set the size");
+}
+
 void Commands::setCameReversed(bool reversed) {
     if (m_session.block())
         redraw(edit::setGivenReversed(m_session.quilt(), m_session.blockId(), reversed),

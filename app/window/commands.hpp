@@ -26,6 +26,8 @@ public:
     void newBlock();
     /// "9", "9 1/2", "9 x 12", "24cm"; says so when traced pieces go back to be traced.
     void resize(const QString& size);
+    /// Asks for another size of the block or the chosen piece, and for the edge stitch.
+    void askSize();
     void setCameReversed(bool reversed);
     /// Turns the chosen piece.
     void turn(double degrees);

@@ -42,15 +42,17 @@ void ToolRow::buildDraw(QHBoxLayout& row) {
     auto* sizeName = on({View::draw}, new QLabel("Finished", this));
     m_size = on({View::draw}, named(new QLineEdit(this), "draw.size"));
     m_size->setMaximumWidth(110);
+    auto* sizes = on({View::draw}, named(new QPushButton("Sizes…", this), "draw.sizes"));
     m_reversed = on({View::draw}, named(new QCheckBox("Came reversed", this), "draw.reversed"));
     m_templates = on({View::draw}, named(new QPushButton("Every template", this), "draw.templates"));
     m_templates->setCheckable(true);
     m_templates->setMinimumWidth(140); // bold when checked
-    for (QWidget* part :
-         {static_cast<QWidget*>(import), static_cast<QWidget*>(sizeName), static_cast<QWidget*>(m_size),
-          static_cast<QWidget*>(m_reversed), static_cast<QWidget*>(m_templates)})
+    for (QWidget* part : {static_cast<QWidget*>(import), static_cast<QWidget*>(sizeName),
+                          static_cast<QWidget*>(m_size), static_cast<QWidget*>(sizes),
+                          static_cast<QWidget*>(m_reversed), static_cast<QWidget*>(m_templates)})
         row.addWidget(part);
     connect(import, &QPushButton::clicked, this, [this] { m_commands.importDrawing(); });
+    connect(sizes, &QPushButton::clicked, this, [this] { m_commands.askSize(); });
     connect(m_size, &QLineEdit::editingFinished, this, &ToolRow::readSize);
     connect(m_reversed, &QCheckBox::clicked, this, [this](bool on) {
         m_commands.setCameReversed(on);

@@ -51,6 +51,9 @@ Window::Window(WindowOptions options)
     connectMat();
     connect(&m_session, &Session::changed, this, &Window::refresh);
     connect(&m_session, &Session::trouble, this, [this](const QString& sentence) { say(sentence, true); });
+    connect(&m_checker, &Checker::checked, this, [this] {
+        if (m_session.view() == View::draw) showView();
+    });
     connect(&m_commands, &Commands::told, this, [this](const QString& sentence) { say(sentence, false); });
     connect(&m_files, &Files::told, this, [this](const QString& sentence) { say(sentence, false); });
     qApp->installEventFilter(this);
@@ -150,6 +153,10 @@ void Window::refresh(Change change) {
     showTitle();
     if (change == Change::file) return;
     if (change == Change::quilt) m_says->hide();
+    showView();
+}
+
+void Window::showView() {
     auto parts = partsFor(m_session);
     m_rows->show(parts.rows);
     const bool book = m_session.view() == View::logbook;

@@ -54,6 +54,7 @@ private:
     QWidget* buildLeft();
     QWidget* buildRight();
     void connectMat();
+    void showView();
     void refresh(Change change);
     void fillLog();
     void move(double right, double down, const std::string& key);

@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/check_plan.hpp"
 
-#include "core/plan/judge_plan.hpp"
 #include "core/plan/trace_plan.hpp"
 
 #include <algorithm>
@@ -23,8 +22,8 @@ constexpr double tolerated = 0.1; // mm: flattening and drawing noise
 
 class Checker {
 public:
-    Checker(const quilt::Quilt& quilt, const Block& block, const BlockPlan& plan)
-        : m_quilt(quilt), m_block(block), m_plan(plan), m_judged(judge(block, plan)) {}
+    Checker(const quilt::Quilt& quilt, const Block& block, const BlockPlan& plan, const Judgement& judged)
+        : m_quilt(quilt), m_block(block), m_plan(plan), m_judged(judged) {}
 
     std::vector<Finding> run() {
         if (m_block.pieces.empty())
@@ -142,21 +141,24 @@ private:
     const quilt::Quilt& m_quilt;
     const Block& m_block;
     const BlockPlan& m_plan;
-    const Judgement m_judged;
+    const Judgement& m_judged;
     std::vector<Finding> m_out;
 };
 
 } // namespace
 
-std::vector<Finding> checkBlock(const quilt::Quilt& quilt, const Block& block, const BlockPlan& plan) {
-    return Checker(quilt, block, plan).run();
+std::vector<Finding> checkBlock(const quilt::Quilt& quilt, const Block& block, const BlockPlan& plan,
+                                const Judgement& judged) {
+    return Checker(quilt, block, plan, judged).run();
 }
 
 std::vector<Finding> checkQuilt(const quilt::Quilt& quilt) {
     std::vector<Finding> out;
-    for (const auto& block : quilt.blocks)
-        for (auto& finding : checkBlock(quilt, block, planBlock(block)))
+    for (const auto& block : quilt.blocks) {
+        const auto plan = planBlock(block);
+        for (auto& finding : checkBlock(quilt, block, plan, judge(block, plan)))
             out.push_back(std::move(finding));
+    }
     return out;
 }
 

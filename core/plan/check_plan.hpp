@@ -3,12 +3,12 @@
 #pragma once
 
 #include "core/check/finding.hpp"
-#include "core/plan/block_plan.hpp"
+#include "core/plan/judge_plan.hpp"
 
 namespace up::plan {
 
 [[nodiscard]] std::vector<check::Finding> checkBlock(const quilt::Quilt& quilt, const quilt::Block& block,
-                                                     const BlockPlan& plan);
+                                                     const BlockPlan& plan, const Judgement& judged);
 [[nodiscard]] std::vector<check::Finding> checkQuilt(const quilt::Quilt& quilt);
 
 /// How far the piece must move to lie inside the finished edge; nothing when it is too large for that.

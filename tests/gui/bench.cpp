@@ -46,6 +46,11 @@ std::optional<quilt::Web> FakeAsker::web(const quilt::Web& web, measure::System)
     return answer;
 }
 
+std::optional<app::SizeAnswer> FakeAsker::size(const app::SizeQuestion& question) {
+    asked << "Sizes of " + QString::fromStdString(question.block.name);
+    return sizeAnswer;
+}
+
 bool FakeAsker::yes(const QString& title, const QString& question, const QString&) {
     asked << title + ": " + question;
     return next(yeses).value_or(false);

@@ -20,6 +20,7 @@ public:
     std::deque<bool> yeses;
     QColor nextColour{10, 20, 30};
     std::function<void(quilt::Web&)> webAnswer; ///< none: cancelled
+    std::optional<app::SizeAnswer> sizeAnswer;  ///< none: cancelled
     QStringList asked;
 
     QString fileToOpen(const QString& title, const QString&) override { return file(title); }
@@ -29,6 +30,7 @@ public:
     std::optional<QString> choice(const QString& title, const QString& question, const QStringList&) override;
     std::optional<QColor> colour(const QString&, const QColor&) override { return nextColour; }
     std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) override;
+    std::optional<app::SizeAnswer> size(const app::SizeQuestion& question) override;
     bool yes(const QString& title, const QString& question, const QString&) override;
     void tell(const QString& sentence) override { asked << sentence; }
 

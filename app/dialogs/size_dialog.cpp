@@ -1,0 +1,248 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/dialogs/size_dialog.hpp"
+
+#include "app/dialogs/size_picture.hpp"
+#include "app/dialogs/size_table.hpp"
+#include "app/look/names.hpp"
+#include "app/session/aside.hpp"
+
+#include <QComboBox>
+#include <QDialogButtonBox>
+#include <QDoubleSpinBox>
+#include <QGridLayout>
+#include <QHeaderView>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QSlider>
+#include <QTableView>
+#include <QTimer>
+#include <QVBoxLayout>
+#include <cmath>
+
+namespace up::app {
+namespace {
+
+constexpr double least = 0.05, most = 10; // factors
+constexpr int sliderSteps = 1000;         // from a quarter to four times, by equal ratios
+
+int sliderAt(double factor) {
+    return static_cast<int>(std::lround((std::log2(std::clamp(factor, 0.25, 4.0)) + 2) / 4 * sliderSteps));
+}
+double factorAt(int slider) {
+    return std::exp2(static_cast<double>(slider) / sliderSteps * 4 - 2);
+}
+
+using Thin = std::vector<std::vector<shape::Narrow>>;
+
+/// The sized pieces' thin parts; the others keep theirs.
+Thin thinOf(const SizeQuestion& question, const quilt::EdgeStitch& edge, bool whole, double factor) {
+    Thin out;
+    for (std::size_t i = 0; i < question.judged->pieces.size(); ++i) {
+        const bool sized = whole || question.block.pieces[i].id == question.chosen;
+        out.push_back(plan::thinAt(question.judged->pieces[i], edge, sized ? factor : 1));
+    }
+    return out;
+}
+
+} // namespace
+
+SizeDialog::SizeDialog(SizeQuestion question, QWidget* parent)
+    : QDialog(parent), m_question(std::move(question)), m_edge(m_question.block.edge),
+      m_picture(named(new SizePicture(m_question, this), "size.picture")),
+      m_model(new SizeTable(m_question, this)), m_verdict(new QLabel(this)),
+      m_table(named(new QTableView(this), "size.table")), m_later(new QTimer(this)) {
+    setWindowTitle("Sizes of “" + QString::fromStdString(m_question.block.name) + "”");
+    auto* row = new QHBoxLayout(this);
+    row->addWidget(m_picture, 1);
+    auto* side = new QWidget(this);
+    side->setFixedWidth(560);
+    row->addWidget(side);
+    auto* column = new QVBoxLayout(side);
+    column->setContentsMargins(0, 0, 0, 0);
+    buildFields(*column);
+    buildStitch(*column);
+    m_verdict->setObjectName("size.verdict");
+    m_verdict->setWordWrap(true);
+    column->addWidget(m_verdict);
+    m_table->setModel(m_model);
+    m_table->verticalHeader()->hide();
+    m_table->setSelectionMode(QAbstractItemView::NoSelection);
+    m_table->setFocusPolicy(Qt::NoFocus);
+    m_table->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
+    column->addWidget(m_table, 1);
+    auto* fixed = new QLabel("Seam allowance, cutting margins and the edge stitch stay as they are.", this);
+    fixed->setProperty("role", "quiet");
+    column->addWidget(fixed);
+    auto* buttons = new QDialogButtonBox(this);
+    auto* set = named(buttons->addButton("Set this size", QDialogButtonBox::AcceptRole), "size.set");
+    set->setDefault(true);
+    buttons->addButton(QDialogButtonBox::Cancel);
+    column->addWidget(buttons);
+    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    connect(m_picture, &SizePicture::markMoved, this, [this] { setFactor(m_factor, nullptr); });
+    m_later->setSingleShot(true);
+    m_later->setInterval(20);
+    connect(m_later, &QTimer::timeout, this, &SizeDialog::judge);
+    resize(1080, 640);
+    offerSmallest();
+    setFactor(1);
+}
+
+void SizeDialog::buildFields(QVBoxLayout& column) {
+    auto* grid = new QGridLayout;
+    column.addLayout(grid);
+    m_which = named(new QComboBox(this), "size.which");
+    m_which->addItem("The whole block");
+    if (const auto* piece = quilt::find(m_question.block.pieces, m_question.chosen))
+        m_which->addItem("Only piece " + QString::number(plan::numberOf(m_question.block, piece->id)) + " " +
+                         QString::fromStdString(piece->name));
+    m_percent = named(new QDoubleSpinBox(this), "size.percent");
+    m_percent->setRange(least * 100, most * 100);
+    m_percent->setDecimals(1);
+    m_percent->setSuffix(" %");
+    m_percent->setButtonSymbols(QAbstractSpinBox::NoButtons);
+    m_width = named(new QLineEdit(this), "size.width");
+    m_height = named(new QLineEdit(this), "size.height");
+    m_mark = named(new QLineEdit(this), "size.mark");
+    m_slider = named(new QSlider(Qt::Horizontal, this), "size.slider");
+    m_slider->setRange(0, sliderSteps);
+    const auto add = [&](int row, int column_, const char* name, QWidget* field) {
+        grid->addWidget(new QLabel(name, this), row, column_);
+        grid->addWidget(field, row, column_ + 1);
+    };
+    grid->addWidget(m_which, 0, 0, 1, 4);
+    add(1, 0, "Percent", m_percent);
+    add(1, 2, "Ruler", m_mark);
+    add(2, 0, "Width", m_width);
+    add(2, 2, "Height", m_height);
+    grid->addWidget(m_slider, 3, 0, 1, 4);
+    connect(m_which, &QComboBox::activated, this, [this] {
+        offerSmallest();
+        setFactor(m_factor);
+    });
+    connect(m_percent, &QDoubleSpinBox::valueChanged, this,
+            [this](double v) { setFactor(v / 100, m_percent); });
+    connect(m_slider, &QSlider::valueChanged, this, [this](int v) { setFactor(factorAt(v), m_slider); });
+    connect(m_width, &QLineEdit::textEdited, this, [this] { readInto(*m_width, sizeNow().x); });
+    connect(m_height, &QLineEdit::textEdited, this, [this] { readInto(*m_height, sizeNow().y); });
+    connect(m_mark, &QLineEdit::textEdited, this, [this] { readInto(*m_mark, m_picture->marked()); });
+}
+
+void SizeDialog::buildStitch(QVBoxLayout& column) {
+    auto* row = new QHBoxLayout;
+    column.addLayout(row);
+    m_stitch = named(new QComboBox(this), "size.stitch");
+    m_stitch->addItems({"Satin", "Zigzag", "Blanket", "Straight, inside the edge"}); // as quilt::StitchKind
+    m_stitch->setCurrentIndex(static_cast<int>(m_edge.kind));
+    m_stitchWidth = named(new QLineEdit(this), "size.stitchWidth");
+    m_stitchWidth->setText(QString::fromStdString(m_question.units == measure::System::inches
+                                                      ? measure::sayInches(m_edge.width, 32)
+                                                      : measure::sayMetric(m_edge.width)));
+    m_stitchWidth->setFixedWidth(110);
+    m_smallest = named(new QPushButton(this), "size.smallest");
+    row->addWidget(new QLabel("Edge", this));
+    row->addWidget(m_stitch, 1);
+    row->addWidget(m_stitchWidth);
+    column.addWidget(m_smallest);
+    connect(m_stitch, &QComboBox::activated, this, &SizeDialog::readStitch);
+    connect(m_stitchWidth, &QLineEdit::textEdited, this, &SizeDialog::readStitch);
+    connect(m_smallest, &QPushButton::clicked, this,
+            [this] { setFactor(m_smallest->property("factor").toDouble()); });
+}
+
+SizeAnswer SizeDialog::answer() const {
+    return {isWhole(), m_factor, m_edge};
+}
+
+bool SizeDialog::isWhole() const {
+    return m_which->currentIndex() == 0;
+}
+
+shape::Point SizeDialog::sizeNow() const {
+    if (isWhole()) return {m_question.block.width.mm(), m_question.block.height.mm()};
+    const auto box = shape::boundsOf(*quilt::find(m_question.block.pieces, m_question.chosen)->outline);
+    return {box.width(), box.height()};
+}
+
+void SizeDialog::readInto(QLineEdit& field, double now) {
+    const auto length = measure::readLength(field.text().toStdString(), m_question.units);
+    if (length && length->mm() > 0 && now > 0) setFactor(length->mm() / now, &field);
+}
+
+void SizeDialog::readStitch() {
+    m_edge.kind = static_cast<quilt::StitchKind>(m_stitch->currentIndex());
+    const auto width = measure::readLength(m_stitchWidth->text().toStdString(), m_question.units);
+    if (width && width->mm() >= 0.1 && width->mm() <= 25.4) m_edge.width = *width;
+    offerSmallest();
+    setFactor(m_factor, m_stitchWidth);
+}
+
+void SizeDialog::setFactor(double factor, const QWidget* from) {
+    m_factor = std::clamp(factor, least, most);
+    const auto now = sizeNow();
+    const auto say = [&](double mm) { // so that it can be read again
+        const auto length = measure::Length::ofMm(mm * m_factor);
+        return QString::fromStdString(m_question.units == measure::System::inches
+                                          ? measure::fraction(length, 64) + " in"
+                                          : measure::sayMetric(length));
+    };
+    for (const auto& [field, mm] :
+         {std::pair{m_width, now.x}, {m_height, now.y}, {m_mark, m_picture->marked()}})
+        if (field != from) field->setText(say(mm));
+    const QSignalBlocker quietly(m_percent), quiet(m_slider);
+    if (m_percent != from) m_percent->setValue(m_factor * 100);
+    if (m_slider != from) m_slider->setValue(sliderAt(m_factor));
+    m_picture->show(isWhole(), m_factor);
+    m_model->show(isWhole(), m_factor, m_edge);
+    if (!m_later->isActive()) m_later->start();
+}
+
+void SizeDialog::judge() {
+    if (m_judging) return m_later->start();
+    m_judging = true;
+    const double factor = m_factor;
+    aside(
+        this,
+        [question = m_question, edge = m_edge, whole = isWhole(), factor] {
+            return thinOf(question, edge, whole, factor);
+        },
+        [this, factor](const Thin& thin) {
+            m_judging = false;
+            if (factor != m_factor) m_later->start();
+            const auto count =
+                std::count_if(thin.begin(), thin.end(), [](const auto& parts) { return !parts.empty(); });
+            m_verdict->setText(
+                count == 0 ? QString("✓ Nothing is too thin at this size.")
+                : count == 1
+                    ? QString("⚠ One piece is too thin to cut or to stitch at this size.")
+                    : QString("⚠ %1 pieces are too thin to cut or to stitch at this size.").arg(count));
+            m_verdict->setStyleSheet(count == 0 ? "color: #3B7A4B; font-weight: 700"
+                                                : "color: #B03A25; font-weight: 700");
+            m_picture->setThin(thin, factor);
+        });
+}
+
+void SizeDialog::offerSmallest() {
+    std::optional<double> smallest = 0;
+    for (std::size_t i = 0; i < m_question.judged->pieces.size() && smallest; ++i) {
+        if (!isWhole() && m_question.block.pieces[i].id != m_question.chosen) continue;
+        const auto own = plan::smallestScale(m_question.judged->pieces[i], m_edge);
+        smallest = own ? std::optional(std::max(*smallest, *own)) : std::nullopt;
+    }
+    m_smallest->setEnabled(smallest && *smallest >= least && *smallest <= most);
+    if (!m_smallest->isEnabled()) return m_smallest->setText("No size makes every part wide enough");
+    // A width that can be measured: up to the next 1/8 in, or half centimetre.
+    const auto width = measure::Length::ofMm(sizeNow().x * *smallest);
+    const double side = m_question.units == measure::System::inches ? measure::roundedUp(width, 8).mm()
+                                                                    : std::ceil(width.mm() / 5 - 1e-6) * 5;
+    const double rounded = side / sizeNow().x;
+    m_smallest->setProperty("factor", rounded);
+    m_smallest->setText("Smallest without thin parts: " +
+                        QString::fromStdString(measure::saySize(measure::Length::ofMm(sizeNow().x * rounded),
+                                                                measure::Length::ofMm(sizeNow().y * rounded),
+                                                                m_question.units)));
+}
+
+} // namespace up::app

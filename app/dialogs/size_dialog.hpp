@@ -1,0 +1,60 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Scales a block or a piece by percentage, to a width or height, or so that one marked length becomes
+// another, and shows beforehand what every piece becomes and what gets too thin.
+#pragma once
+
+#include "app/dialogs/sizing.hpp"
+
+#include <QDialog>
+
+class QComboBox;
+class QDoubleSpinBox;
+class QLabel;
+class QLineEdit;
+class QPushButton;
+class QSlider;
+class QTableView;
+class QTimer;
+class QVBoxLayout;
+
+namespace up::app {
+
+class SizePicture;
+class SizeTable;
+
+class SizeDialog : public QDialog {
+    Q_OBJECT
+public:
+    explicit SizeDialog(SizeQuestion question, QWidget* parent = nullptr);
+    [[nodiscard]] SizeAnswer answer() const;
+
+private:
+    void buildFields(QVBoxLayout& column);
+    void buildStitch(QVBoxLayout& column);
+    /// Width and height of what is sized, as it is now, mm.
+    [[nodiscard]] shape::Point sizeNow() const;
+    [[nodiscard]] bool isWhole() const;
+    /// Everything follows, but for the field that is being written in.
+    void setFactor(double factor, const QWidget* from = nullptr);
+    void readInto(QLineEdit& field, double now);
+    void readStitch();
+    void judge(); ///< aside; the newest factor counts
+    void offerSmallest();
+
+    SizeQuestion m_question;
+    double m_factor = 1;
+    quilt::EdgeStitch m_edge;
+    SizePicture* m_picture;
+    SizeTable* m_model;
+    QComboBox *m_which, *m_stitch;
+    QDoubleSpinBox* m_percent;
+    QLineEdit *m_width, *m_height, *m_mark, *m_stitchWidth;
+    QSlider* m_slider;
+    QPushButton* m_smallest;
+    QLabel* m_verdict;
+    QTableView* m_table;
+    QTimer* m_later;
+    bool m_judging = false;
+};
+
+} // namespace up::app
