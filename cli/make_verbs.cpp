@@ -23,7 +23,7 @@ std::int64_t now() {
 } // namespace
 
 Bytes import(const Words& words) {
-    const auto drawing = openDrawing(words.file);
+    const auto drawing = openDrawing(words.file, words.page);
     if (!drawing) return tl::unexpected(drawing.error());
     return store::writePieces(*drawing, warningsOf(*drawing));
 }

@@ -3,7 +3,7 @@
 
 #include "core/store/exchange.hpp"
 #include "core/store/quilt_file.hpp"
-#include "intake/svg/svg.hpp"
+#include "intake/any/any.hpp"
 #include "words/sentences.hpp"
 
 #include <algorithm>
@@ -33,11 +33,11 @@ Result<Opened> openBlock(const Words& words) {
     return failure(Code::noSuchBlock, {words.block, words::listed(names)});
 }
 
-Result<quilt::Drawing> openDrawing(const std::string& path) {
+Result<quilt::Drawing> openDrawing(const std::string& path, int page) {
     const auto text = store::readFile(path);
     if (!text) return tl::unexpected(text.error());
     if (store::looksLike(*text, "upstairs-pieces")) return store::readPieces(*text, path);
-    return intake::readSvg(*text, path);
+    return intake::readDrawing(*text, path, {page, {}});
 }
 
 std::vector<std::string> warningsOf(const quilt::Drawing& drawing) {

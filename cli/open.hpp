@@ -19,7 +19,7 @@ struct Opened {
 [[nodiscard]] Result<Opened> openBlock(const Words& words);
 
 /// A pieces file or a drawing. Errors: as readPieces and readSvg.
-[[nodiscard]] Result<quilt::Drawing> openDrawing(const std::string& path);
+[[nodiscard]] Result<quilt::Drawing> openDrawing(const std::string& path, int page = 1);
 
 /// The drawing's warnings as sentences.
 [[nodiscard]] std::vector<std::string> warningsOf(const quilt::Drawing& drawing);

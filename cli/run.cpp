@@ -22,8 +22,10 @@ class CommandLine {
 public:
     CommandLine() {
         m_app.require_subcommand(1);
-        auto* import = verb("import", "Reads a drawing (SVG) and writes its pieces", cli::import);
+        auto* import = verb("import", "Reads a drawing (SVG, DXF, PDF) and writes its pieces", cli::import);
         import->add_option("FILE", m_words.file, "the drawing")->required();
+        import->add_option("--page", m_words.page, "which page of a PDF file, from 1")
+            ->check(CLI::Range(1, 100'000));
         auto* fresh = verb("new", "Makes a quilt with one block from pieces files or drawings", makeNew);
         fresh->add_option("PIECES", m_words.files, "pieces files or drawings, bottom first")->required();
         fresh->add_option("--name", m_words.name, "the block's name")->required();

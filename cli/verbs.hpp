@@ -14,7 +14,7 @@ struct Words {
     std::string file, block, name, finished, what, as, out = "-", paper = "letter";
     std::vector<std::string> files;
     double seconds = 2;
-    int rounds = 0;
+    int rounds = 0, page = 1;
     std::uint64_t seed = 1;
     bool reversed = false, ownSize = false;
 };

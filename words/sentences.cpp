@@ -47,6 +47,17 @@ std::string_view pattern(Code code) {
     case Code::noSuchFabric: return "Fabric {0} is not in this quilt any more. Choose another.";
     case Code::nothingToDo:
         return "Block “{0}” has no pieces or no web yet. Import a drawing and choose a web first.";
+    case Code::notDxf: return "{0} cannot be read as a DXF drawing: {1}. Save it again as DXF text.";
+    case Code::notPdf: return "{0} cannot be read as PDF: {1}. Get the file again, or print it to a new PDF.";
+    case Code::lockedPdf:
+        return "{0} is locked with a password. Open it in a PDF viewer and save an unlocked copy.";
+    case Code::noSuchPage: return "{0} has no page {1}. It has pages 1 to {2}; choose one of them.";
+    case Code::onlyPicture:
+        return "Page {1} of {0} is only a picture. Save it as PNG or JPEG and import that.";
+    case Code::toolMissing:
+        return "{1} needs the package {0}, which is not installed here. Install it and try again.";
+    case Code::unknownDrawing:
+        return "{0} is no drawing that this program reads. Choose an SVG, DXF or PDF file.";
     case Code::notSvg:
         return "{0} cannot be read as an SVG drawing ({1}). Save it again as SVG in your drawing program.";
     case Code::emptyDrawing:
@@ -99,6 +110,8 @@ std::string_view pattern(quilt::Remark remark) {
         return "the outline of {0} crossed itself near {1}, {2} mm and has been repaired";
     case Remark::beyondPage: return "{0} reaches over the edge of the page";
     case Remark::sizeAssumed: return "the drawing gives no size; 96 units were taken as one inch";
+    case Remark::unitAssumed: return "the drawing names no unit; one unit was taken as {0}";
+    case Remark::hiddenLeftOut: return "{0} lines on layers that are switched off were left out";
     case Remark::textLeftOut: return "{0} texts were left out; turn them into outlines to get them as pieces";
     case Remark::imageLeftOut: return "{0} pictures were left out";
     case Remark::tooSmallLeftOut: return "{0} specks without area were left out";

@@ -25,7 +25,7 @@ const std::map<QString, ControlWords>& table() {
         // the tool row
         {"block", {"Block", "The block you are working on"}},
         {"block.new", {"New block", "Adds a block to the quilt"}},
-        {"draw.import", {"Import a drawing", "Brings in an SVG: every filled shape becomes a piece"}},
+        {"draw.import", {"Import a drawing", "Brings in an SVG, DXF or PDF: every filled or closed shape becomes a piece"}},
         {"draw.size",
          {"Finished size", "Finished size: 9, 9 1/2, 9 x 12, 24cm; the templates scale with it"}},
         {"draw.sizes", {"Sizes", "Another size for the block or the chosen piece; what gets too thin"}},

@@ -5,7 +5,8 @@
 #include "app/session/aside.hpp"
 #include "core/measure/say.hpp"
 #include "core/store/file.hpp"
-#include "intake/svg/svg.hpp"
+#include "intake/any/any.hpp"
+#include "intake/pdf/pdf.hpp"
 #include "output/pages/pages.hpp"
 #include "output/pdf/pdf.hpp"
 #include "output/svg/svg.hpp"
@@ -119,7 +120,8 @@ void Commands::askSize() {
     const auto* piece = m_session.piece();
     const auto judged = m_session.derived().judgement();
     if (!judged) return emit told("The shapes are still being measured. Try again in a moment.");
-    const auto answer = m_asker.size({m_session.quilt().units, *block, piece ? piece->id : PieceId{}, judged});
+    const auto answer =
+        m_asker.size({m_session.quilt().units, *block, piece ? piece->id : PieceId{}, judged});
     if (!answer) return;
     auto next = edit::setEdge(m_session.quilt(), block->id, answer->edge);
     const auto scaled = [&](measure::Length side) {
@@ -243,14 +245,37 @@ void Commands::restack(int by) {
 }
 
 void Commands::importDrawing() {
-    const auto path = m_asker.fileToOpen("Import a drawing", "Drawings (*.svg);;All files (*)");
+    const auto path = m_asker.fileToOpen("Import a drawing", "Drawings (*.svg *.dxf *.pdf);;All files (*)");
     if (!path.isEmpty()) importFile(path);
 }
 
 void Commands::importFile(const QString& path) {
-    const auto read = [file = path.toStdString()]() -> Result<quilt::Drawing> {
-        return store::readFile(file).and_then(
-            [&](const std::string& text) { return intake::readSvg(text, file); });
+    const auto pages = [file = path.toStdString()]() -> Result<int> {
+        return store::readFile(file).and_then([&](const std::string& bytes) -> Result<int> {
+            if (intake::kindOf(bytes) != intake::DrawingKind::pdf) return 1;
+            return intake::aboutPdf(file).map([](const auto& about) { return about.pages; });
+        });
+    };
+    aside(this, pages, [this, path](const Result<int>& count) {
+        if (!count) return m_session.complain(count.error());
+        const int page = *count == 1 ? 1 : askPage(*count);
+        if (page > 0) importPage(path, page);
+    });
+}
+
+int Commands::askPage(int pages) {
+    QStringList names;
+    for (int i = 1; i <= pages; ++i)
+        names << QString("Page %1").arg(i);
+    const auto chosen = m_asker.choice("Import a drawing", "The file has several pages. Which one?", names);
+    return chosen ? static_cast<int>(names.indexOf(*chosen)) + 1 : 0;
+}
+
+void Commands::importPage(const QString& path, int page) {
+    const auto read = [file = path.toStdString(), page]() -> Result<quilt::Drawing> {
+        return store::readFile(file).and_then([&](const std::string& bytes) {
+            return intake::readDrawing(bytes, file, {page, {}});
+        });
     };
     aside(this, read, [this, path](const Result<quilt::Drawing>& drawing) {
         if (drawing)

@@ -47,6 +47,7 @@ public:
     /// none.
     void importDrawing();
     void importFile(const QString& path);
+    void importPage(const QString& path, int page);
 
     void writeTracing(bool a4);
     void writePlacement(bool a4);
@@ -60,6 +61,8 @@ private:
     /// A name and a colour, both asked for.
     [[nodiscard]] std::optional<std::pair<std::string, Colour>> askSwatch(const QString& title);
     [[nodiscard]] Result<void> mayDoAll(const std::vector<PieceId>& pieces, quilt::Step step) const;
+    /// From 1; 0 when cancelled.
+    [[nodiscard]] int askPage(int pages);
     void addDrawing(const QString& path, const quilt::Drawing& drawing);
     /// Applies what makes every template another one, and says what becomes of the work done.
     void redraw(edit::Edited next, const QString& what);

@@ -29,6 +29,13 @@ enum class Code : std::uint8_t {
     nothingToDo,  ///< {what}
     // drawings
     notSvg,          ///< {file, what the parser said}
+    notDxf,          ///< {file, what is wrong}
+    notPdf,          ///< {file, what is wrong}
+    lockedPdf,       ///< {file}
+    noSuchPage,      ///< {file, page, pages}
+    onlyPicture,     ///< {file, page}: nothing on it but a picture
+    toolMissing,     ///< {package, what it is for}
+    unknownDrawing,  ///< {file}
     emptyDrawing,    ///< {file}
     unreadableShape, ///< {shape, why}
     // shapes

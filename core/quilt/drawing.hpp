@@ -34,6 +34,8 @@ enum class Remark : std::uint8_t {
     crossingRepaired, ///< {shape, x mm, y mm}
     beyondPage,       ///< {shape}
     sizeAssumed,      ///< {}: no physical size; 96 units to the inch taken
+    unitAssumed,      ///< {length}: the file names no unit; one unit was taken as that
+    hiddenLeftOut,    ///< {count}: on layers that are switched off
     textLeftOut,      ///< {count}
     imageLeftOut,     ///< {count}
     tooSmallLeftOut,  ///< {count}

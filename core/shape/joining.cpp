@@ -59,11 +59,30 @@ private:
     std::map<Cell, std::vector<End>> m_cells;
 };
 
-/// Appends `next`, whose start is moved onto the end of `to`.
+/// The last curve ends at `p` instead, in the same direction.
+void bendEnd(Contour& contour, Point p) {
+    auto& last = contour.curves.back();
+    last.control2 = last.control2 + (p - last.end);
+    last.end = p;
+}
+
+/// Appends `next`; where they meet, both give way by half.
 void append(Contour& to, const Contour& next) {
+    const Point meet = (to.end() + next.start) * 0.5;
+    bendEnd(to, meet);
     auto curves = next.curves;
-    if (!curves.empty()) curves.front().control1 = curves.front().control1 + (to.end() - next.start);
+    curves.front().control1 = curves.front().control1 + (meet - next.start);
     to.curves.insert(to.curves.end(), curves.begin(), curves.end());
+}
+
+/// The end and the start of a chain that comes back to itself meet half-way.
+void close(Contour& contour) {
+    const Point meet = (contour.start + contour.end()) * 0.5;
+    bendEnd(contour, meet);
+    auto& first = contour.curves.front();
+    first.control1 = first.control1 + (meet - contour.start);
+    contour.start = meet;
+    contour.closed = true;
 }
 
 /// Onwards from the open end of the line until nothing meets it, or it comes back to `first`.
@@ -122,8 +141,7 @@ std::vector<Chain> joinEnds(const std::vector<Contour>& lines, double reach) {
                 append(chain.contour, next);
             chain.parts.push_back(end.line);
         }
-        chain.contour.closed = closed;
-        if (closed) chain.contour.curves.back().end = chain.contour.start;
+        if (closed) close(chain.contour);
         out.push_back(std::move(chain));
     }
     return out;

@@ -113,13 +113,36 @@ void Collector::addOutlines(const Painted& painted, std::vector<Outline> outline
     if (painted.clip) outlines = clipped(outlines, *painted.clip, m_tolerance);
     int number = 0;
     for (auto& outline : outlines) {
+        const Colour colour = origin == Origin::fill ? *painted.fill : painted.pen.value_or(Colour{});
+        if (m_options.printed && origin == Origin::fill && isPaintedPage(outline, colour)) continue;
+        if (m_options.printed && origin == Origin::outline && isPenOfFilled(outline)) continue;
         DrawnShape drawn{};
         drawn.name = ++number == 1 ? painted.name : painted.name + " " + std::to_string(number);
-        drawn.fill = origin == Origin::fill ? *painted.fill : painted.pen.value_or(Colour{});
+        drawn.fill = colour;
         drawn.outline = std::move(outline);
         drawn.origin = origin;
         m_drawing.shapes.push_back(std::move(drawn));
     }
+}
+
+/// White over nearly all of the page, under everything else.
+bool Collector::isPaintedPage(const Outline& outline, Colour colour) const {
+    if (!m_drawing.shapes.empty() || luminance(colour) < 0.9) return false;
+    return std::abs(signedArea(outline.edge)) > 0.95 * m_drawing.width * m_drawing.height;
+}
+
+/// The same edge as that of a filled shape.
+bool Collector::isPenOfFilled(const Outline& outline) const {
+    const auto box = boundsOf(outline);
+    const double area = std::abs(signedArea(outline.edge));
+    const auto near = [](double a, double b) { return std::abs(a - b) < 0.3; };
+    return std::any_of(m_drawing.shapes.rbegin(), m_drawing.shapes.rend(), [&](const DrawnShape& drawn) {
+        if (drawn.origin != Origin::fill) return false;
+        const auto other = boundsOf(drawn.outline);
+        return near(box.left, other.left) && near(box.right, other.right) && near(box.top, other.top) &&
+               near(box.bottom, other.bottom) &&
+               std::abs(area - std::abs(signedArea(drawn.outline.edge))) < area * 0.02;
+    });
 }
 
 void Collector::remark(Remark what, std::vector<std::string> args) {
@@ -171,6 +194,30 @@ void Collector::closeJoinedLines() {
     m_drawing.shapes = std::move(shapes);
 }
 
+void Collector::sortBySize() {
+    std::stable_sort(m_drawing.shapes.begin(), m_drawing.shapes.end(),
+                     [](const DrawnShape& a, const DrawnShape& b) {
+                         return std::abs(signedArea(a.outline.edge)) > std::abs(signedArea(b.outline.edge));
+                     });
+    for (auto& line : m_lines)
+        line.after = m_drawing.shapes.size();
+}
+
+void Collector::applyLabels() {
+    if (m_options.labels.empty()) return;
+    std::vector<shape::Region> regions;
+    for (const auto& drawn : m_drawing.shapes)
+        regions.push_back(shape::regionOf(drawn.outline, m_tolerance));
+    for (const auto& label : m_options.labels) {
+        std::size_t best = regions.size();
+        for (std::size_t i = 0; i < regions.size(); ++i)
+            if (regions[i].contains(label.at) &&
+                (best == regions.size() || regions[i].area() < regions[best].area()))
+                best = i;
+        if (best < regions.size()) m_drawing.shapes[best].name = label.text;
+    }
+}
+
 /// Marks go to the topmost piece drawn before them that holds their middle.
 void Collector::placeMarks() {
     std::vector<shape::Region> regions;
@@ -218,6 +265,8 @@ void Collector::takeExtentAsPage() {
 
 quilt::Drawing Collector::finish() {
     closeJoinedLines();
+    if (m_options.largeBeneath) sortBySize();
+    applyLabels();
     placeMarks();
     if (!m_sized) takeExtentAsPage();
     dropSpecks();

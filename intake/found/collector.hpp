@@ -36,16 +36,30 @@ inline constexpr double endsMeet = 0.1; // mm
 /// More than this is no pattern for cloth; guards against drawings that multiply themselves.
 inline constexpr std::size_t mostShapes = 20'000;
 
+/// A text and where it stands, mm on the page.
+struct Label {
+    std::string text;
+    shape::Point at;
+};
+
 struct Options {
     bool borders = false; ///< pens at least `leastBand` wide round filled or closed shapes are pieces too
+    bool largeBeneath = false; ///< the drawing's order says nothing: larger shapes lie beneath smaller ones
+    /// The drawing went through a printer's language: its page may be painted white first, the pens of filled
+    /// shapes come as lines of their own, and letters are shapes; those lower than `leastLetter` are left
+    /// out.
+    bool printed = false;
+    std::vector<Label> labels{}; ///< the smallest shape around each takes its name
 };
+
+inline constexpr double leastLetter = 12.7; // mm
 
 /// The rule: a filled shape is its path, its pen is ignored; a closed outline without fill is a piece; an
 /// open thin line is an inner mark of the topmost piece it lies on; an open line at least 1/8 in wide is a
 /// band. Thin open lines of which each end meets just one other are joined where that closes them.
 class Collector {
 public:
-    explicit Collector(Options options = {}) : m_options(options) {}
+    explicit Collector(Options options = {}) : m_options(std::move(options)) {}
 
     /// mm; 0×0 when the file doesn't say: `finish` then takes the extent of what was found.
     void setPage(double width, double height);
@@ -53,6 +67,8 @@ public:
     [[nodiscard]] double tolerance() const { return m_tolerance; }
 
     void add(Painted painted);
+    /// A text that stands there: the name of the smallest shape around it.
+    void addLabel(std::string text, shape::Point at) { m_options.labels.push_back({std::move(text), at}); }
     void remark(quilt::Remark what, std::vector<std::string> args = {});
     /// Counted; said once at the end.
     void leaveOut(quilt::Remark what) { ++m_left[what]; }
@@ -73,6 +89,10 @@ private:
     void addBand(const Painted& painted, const shape::Contour& contour);
     void addOutlines(const Painted& painted, std::vector<shape::Outline> outlines, quilt::Origin origin);
     void closeJoinedLines();
+    void sortBySize();
+    [[nodiscard]] bool isPaintedPage(const shape::Outline& outline, Colour colour) const;
+    [[nodiscard]] bool isPenOfFilled(const shape::Outline& outline) const;
+    void applyLabels();
     void placeMarks();
     void dropSpecks();
     void takeExtentAsPage();

@@ -16,13 +16,14 @@ constexpr double mmPerUnit = 25.4 / 96;
 /// Hands what is painted to the collector.
 class Page : public Listener {
 public:
-    explicit Page(Collector& out) : m_out(out) {}
+    Page(Collector& out, bool printed) : m_out(out), m_printed(printed) {}
 
     void shape(std::string name, std::vector<shape::Contour> contours, const Setting& setting) override {
         const Style& style = setting.style;
         if (!style.fills() && !style.strokes()) return;
+        if (m_printed && setting.isGlyph && isSmall(contours)) return;
         Painted painted;
-        painted.name = std::move(name);
+        if (!m_printed) painted.name = std::move(name); // printers' programs make up names of their own
         painted.contours = std::move(contours);
         if (style.fills()) painted.fill = style.fill;
         if (style.strokes()) painted.pen = style.stroke;
@@ -37,7 +38,14 @@ public:
     [[nodiscard]] bool isFull() const override { return m_out.isFull(); }
 
 private:
+    static bool isSmall(const std::vector<shape::Contour>& contours) {
+        shape::Box box;
+        for (const auto& contour : contours)
+            box.take(boundsOf(contour));
+        return box.height() < leastLetter;
+    }
     Collector& m_out;
+    bool m_printed;
 };
 
 } // namespace
@@ -47,13 +55,14 @@ Result<quilt::Drawing> readSvg(const std::string& text, const std::string& file,
     if (auto loaded = document.load(text, file); !loaded) return tl::unexpected(loaded.error());
     const auto root = document.root();
     const auto size = pageSizeOf(root);
-    Collector collector(options);
+    const bool printed = options.printed;
+    Collector collector(std::move(options));
     if (!size.physical) collector.remark(Remark::sizeAssumed);
     collector.setPage(size.width * mmPerUnit, size.height * mmPerUnit);
     Setting setting{{}, Transform::scale(mmPerUnit, mmPerUnit), viewportOf(root, size.width, size.height)};
     setting.at = setting.at * setting.viewport.place;
     setting.style = styleOf(document, root, {}, setting.viewport.diagonal());
-    Page page(collector);
+    Page page(collector, printed);
     std::size_t visited = 0;
     if (setting.style.shown) Walker(document, page, collector.tolerance(), visited).children(root, setting);
     if (collector.isFull()) return failure(Code::tooLarge, {file, std::to_string(mostShapes) + " shapes"});

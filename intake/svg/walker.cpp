@@ -123,6 +123,7 @@ void Walker::use(const pugi::xml_node& node, Setting inner) {
                Transform::moveBy(lengthIn(node.attribute("x").value(), inner.viewport.width).value_or(0),
                                  lengthIn(node.attribute("y").value(), inner.viewport.height).value_or(0));
     if (const auto label = labelOf(node); !label.empty()) inner.group = label;
+    inner.isGlyph = std::string_view(target.attribute("id").value()).starts_with("glyph");
     const auto kind = localName(target);
     if (kind != "symbol" && kind != "svg") return element(target, inner);
     inner.style = styleOf(m_document, target, inner.style, inner.viewport.diagonal());

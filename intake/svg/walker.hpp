@@ -17,6 +17,7 @@ struct Setting {
     std::shared_ptr<const Clip> clip{};
     std::string group{}; ///< the nearest name around
     int depth = 0, uses = 0;
+    bool isGlyph = false; ///< a letter that a printer's language drew by copying
 };
 
 /// Hears what the walker meets.

@@ -1,0 +1,52 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "intake/any/any.hpp"
+
+#include "core/base/text.hpp"
+#include "intake/dxf/dxf.hpp"
+#include "intake/pdf/pdf.hpp"
+#include "intake/svg/svg.hpp"
+
+#include <array>
+
+namespace up::intake {
+namespace {
+
+using namespace std::string_view_literals;
+
+/// A DXF file begins with the group code 0 and the word SECTION, or with comments (999) before them.
+bool startsLikeDxf(std::string_view bytes) {
+    const auto head = trimmed(bytes.substr(0, 2000));
+    return (head.starts_with("0") || head.starts_with("999")) &&
+           head.find("SECTION") != std::string_view::npos;
+}
+
+} // namespace
+
+DrawingKind kindOf(std::string_view bytes) {
+    constexpr std::array pictures{"\x89PNG"sv, "\xFF\xD8\xFF"sv, "II*\0"sv, "MM\0*"sv};
+    for (const auto magic : pictures)
+        if (bytes.starts_with(magic)) return DrawingKind::picture;
+    if (bytes.substr(0, 1024).find("%PDF-") != std::string_view::npos) return DrawingKind::pdf;
+    if (startsLikeDxf(bytes)) return DrawingKind::dxf;
+    auto head = bytes;
+    if (head.starts_with("\xEF\xBB\xBF")) head.remove_prefix(3);
+    // UTF-16 begins with its own mark; the XML reader understands it.
+    if (trimmed(head.substr(0, 4000)).starts_with('<') || head.starts_with("\xFF\xFE") ||
+        head.starts_with("\xFE\xFF"))
+        return DrawingKind::svg;
+    return DrawingKind::other;
+}
+
+Result<quilt::Drawing> readDrawing(const std::string& bytes, const std::string& path,
+                                   const ReadOptions& options) {
+    switch (kindOf(bytes)) {
+    case DrawingKind::svg: return readSvg(bytes, path, options.shapes);
+    case DrawingKind::dxf: return readDxf(bytes, path, options.shapes);
+    case DrawingKind::pdf: return readPdf(path, options.page, options.shapes);
+    case DrawingKind::picture:
+    case DrawingKind::other: break;
+    }
+    return failure(Code::unknownDrawing, {path});
+}
+
+} // namespace up::intake

@@ -1,0 +1,24 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Any drawing, told by what is in it and not by its name.
+#pragma once
+
+#include "intake/found/collector.hpp"
+
+namespace up::intake {
+
+enum class DrawingKind : std::uint8_t { svg, dxf, pdf, picture, other };
+
+/// From the first bytes of a file.
+[[nodiscard]] DrawingKind kindOf(std::string_view bytes);
+
+struct ReadOptions {
+    int page = 1; ///< of a PDF file, from 1
+    Options shapes{};
+};
+
+/// Reads the file into shapes. `bytes` are its content, `path` where it lies.
+/// Errors: those of the reader that fits; Code::unknownDrawing {file} when none does.
+[[nodiscard]] Result<quilt::Drawing> readDrawing(const std::string& bytes, const std::string& path,
+                                                 const ReadOptions& options = {});
+
+} // namespace up::intake

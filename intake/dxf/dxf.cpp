@@ -1,0 +1,134 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "intake/dxf/dxf.hpp"
+
+#include "intake/dxf/gather.hpp"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+
+namespace up::intake {
+namespace {
+
+using quilt::Remark;
+using shape::Transform;
+
+constexpr int deepestInsert = 16;
+
+/// Source: DXF reference, values of $INSUNITS that a drawing for cloth may have.
+std::optional<double> mmPerUnit(int units) {
+    switch (units) {
+    case 1: return 25.4;
+    case 2: return 304.8;
+    case 4: return 1;
+    case 5: return 10;
+    case 6: return 1000;
+    case 8: return 25.4e-6;
+    case 9: return 0.0254;
+    case 10: return 914.4;
+    case 13: return 0.001;
+    case 14: return 100;
+    default: return std::nullopt;
+    }
+}
+
+/// The numbered colours: 1 to 9 fixed, 250 to 255 greys, between them 24 hues in five shades, pale ones odd.
+/// Source: from memory of the palette in common use.
+Colour numbered(int index) {
+    constexpr std::array<Colour, 10> first{{{0, 0, 0},
+                                            {255, 0, 0},
+                                            {255, 255, 0},
+                                            {0, 255, 0},
+                                            {0, 255, 255},
+                                            {0, 0, 255},
+                                            {255, 0, 255},
+                                            {0, 0, 0},
+                                            {128, 128, 128},
+                                            {192, 192, 192}}};
+    if (index < 10) return first[static_cast<std::size_t>(std::max(index, 0))];
+    if (index >= 250) {
+        const auto grey = static_cast<std::uint8_t>(51 + (std::min(index, 255) - 250) * 40);
+        return {grey, grey, grey};
+    }
+    constexpr std::array<double, 5> shades{1, 0.65, 0.5, 0.3, 0.15};
+    const double shade = shades[static_cast<std::size_t>(index % 10 / 2)], pale = index % 2 ? 0.5 : 0;
+    const double hue = (index - 10) / 10 * 15.0;
+    const auto channel = [&](double offset) {
+        const double away = std::abs(std::remainder(hue - offset, 360.0));
+        const double full = std::clamp((120 - away) / 60, 0.0, 1.0);
+        return static_cast<std::uint8_t>(std::lround(255 * shade * (pale + (1 - pale) * full)));
+    };
+    return {channel(0), channel(120), channel(240)};
+}
+
+class Reader {
+public:
+    Reader(const DxfFile& file, Collector& out) : m_file(file), m_out(out) {}
+
+    void group(const DxfGroup& group, const Transform& at, int depth) {
+        for (const auto& line : group.lines) {
+            if (m_out.isFull()) return;
+            put(line, at);
+        }
+        for (const auto& text : group.texts)
+            m_out.addLabel(text.text, at(text.at));
+        for (const auto& insert : group.inserts) {
+            if (m_out.isFull()) return;
+            const auto block = m_file.blocks.find(insert.block);
+            if (block == m_file.blocks.end())
+                m_out.leaveOut(Remark::missingLeftOut);
+            else if (depth >= deepestInsert || ++m_inserted > mostShapes)
+                m_out.leaveOut(Remark::endlessLeftOut);
+            else
+                this->group(block->second,
+                            at * insert.place *
+                                Transform::moveBy(-block->second.base.x, -block->second.base.y),
+                            depth + 1);
+        }
+    }
+
+private:
+    void put(const DxfLine& line, const Transform& at) {
+        const auto layer = m_file.layerColours.find(line.layer);
+        const int layerColour = layer == m_file.layerColours.end() ? 7 : layer->second;
+        if (layerColour < 0) return m_out.leaveOut(Remark::hiddenLeftOut);
+        Painted painted;
+        painted.name = line.layer == "0" ? "" : line.layer;
+        painted.contours = {transformed(line.contour, at)};
+        const Colour colour =
+            line.colour < 0 ? Colour{static_cast<std::uint8_t>((-1 - line.colour) >> 16 & 0xff),
+                                     static_cast<std::uint8_t>((-1 - line.colour) >> 8 & 0xff),
+                                     static_cast<std::uint8_t>((-1 - line.colour) & 0xff)}
+                            : numbered(line.colour == 256 || line.colour == 0 ? layerColour : line.colour);
+        (line.filled ? painted.fill : painted.pen) = colour;
+        m_out.add(std::move(painted));
+    }
+    const DxfFile& m_file;
+    Collector& m_out;
+    std::size_t m_inserted = 0;
+};
+
+} // namespace
+
+Result<quilt::Drawing> readDxf(const std::string& text, const std::string& file, Options options) {
+    const auto found = gatherDxf(text, file);
+    if (!found) return tl::unexpected(found.error());
+    options.largeBeneath = true;
+    Collector collector(std::move(options));
+    auto unit = mmPerUnit(found->units);
+    if (!unit) {
+        const bool inches = found->hasMeasurement && !found->metric;
+        unit = inches ? 25.4 : 1;
+        collector.remark(Remark::unitAssumed, {inches ? "1 in" : "1 mm"});
+    }
+    Reader(*found, collector).group(found->model, Transform::scale(*unit, -*unit), 0);
+    for (const auto& [kind, count] : found->unknown)
+        for (int i = 0; i < count; ++i)
+            collector.leaveOutUnknown(kind);
+    if (collector.isFull()) return failure(Code::tooLarge, {file, std::to_string(mostShapes) + " shapes"});
+    auto drawing = collector.finish();
+    if (drawing.shapes.empty()) return failure(Code::emptyDrawing, {file});
+    return drawing;
+}
+
+} // namespace up::intake

@@ -1,0 +1,228 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "intake/dxf/gather.hpp"
+
+#include "core/base/text.hpp"
+#include "core/shape/arc.hpp"
+#include "intake/dxf/curves.hpp"
+
+#include <cmath>
+#include <cstdlib>
+#include <dxflib/dl_creationadapter.h>
+#include <dxflib/dl_dxf.h>
+#include <exception>
+#include <numbers>
+#include <sstream>
+
+namespace up::intake {
+namespace {
+
+using shape::Contour;
+using shape::Point;
+using shape::Transform;
+
+constexpr std::size_t mostBytes = 48'000'000;
+constexpr double radians = std::numbers::pi / 180;
+
+double spanFrom(double start, double end) {
+    const double span = std::fmod(end - start, 2 * std::numbers::pi);
+    return span <= 1e-12 ? span + 2 * std::numbers::pi : span;
+}
+
+/// Hears the library's calls and keeps what they say.
+class Gatherer : public DL_CreationAdapter {
+public:
+    explicit Gatherer(DxfFile& out) : m_out(out), m_group(&out.model) {}
+
+    void finish() { flush(); }
+
+    void setVariableInt(const std::string& key, int value, int) override {
+        if (key == "$INSUNITS") m_out.units = value;
+        if (key == "$MEASUREMENT") m_out.metric = value == 1, m_out.hasMeasurement = true;
+    }
+    void addLayer(const DL_LayerData& layer) override {
+        const int colour = attributes.getColor();
+        m_out.layerColours[layer.name] = (layer.flags & 1) != 0 ? -std::abs(colour) : colour;
+    }
+    void addBlock(const DL_BlockData& block) override {
+        flush();
+        m_group = &m_out.blocks[block.name];
+        m_group->base = {block.bpx, block.bpy};
+    }
+    void endBlock() override {
+        flush();
+        m_group = &m_out.model;
+    }
+    void addLine(const DL_LineData& line) override {
+        Contour out{{line.x1, line.y1}, {}, false};
+        out.lineTo({line.x2, line.y2});
+        put(std::move(out), false);
+    }
+    void addArc(const DL_ArcData& arc) override {
+        const double from = arc.angle1 * radians, r = arc.radius;
+        Contour out{{arc.cx + r * std::cos(from), arc.cy + r * std::sin(from)}, {}, false};
+        shape::arcAbout(out, {arc.cx, arc.cy}, {r, 0}, {0, r}, from, spanFrom(from, arc.angle2 * radians));
+        put(std::move(out));
+    }
+    void addCircle(const DL_CircleData& circle) override {
+        put(shape::ellipse({circle.cx, circle.cy}, circle.radius, circle.radius));
+    }
+    void addEllipse(const DL_EllipseData& ellipse) override {
+        const Point centre{ellipse.cx, ellipse.cy}, major{ellipse.mx, ellipse.my};
+        const Point minor = Point{-major.y, major.x} * ellipse.ratio;
+        const double span = spanFrom(ellipse.angle1, ellipse.angle2);
+        const bool whole = span > 2 * std::numbers::pi - 1e-6;
+        Contour out{centre + major * std::cos(ellipse.angle1) + minor * std::sin(ellipse.angle1), {}, whole};
+        shape::arcAbout(out, centre, major, minor, ellipse.angle1, span);
+        put(std::move(out), false);
+    }
+    void addPolyline(const DL_PolylineData& line) override {
+        flush();
+        m_kind = Kind::polyline;
+        m_closed = (line.flags & 1) != 0;
+        // Meshes and surfaces hold no outline.
+        if ((line.flags & (16 | 64)) != 0) m_kind = Kind::none, ++m_out.unknown["POLYLINE mesh"];
+        remember();
+    }
+    void addVertex(const DL_VertexData& vertex) override {
+        if (m_kind == Kind::polyline) m_vertices.push_back({{vertex.x, vertex.y}, vertex.bulge});
+    }
+    void endSequence() override { flush(); }
+    void addSpline(const DL_SplineData& spline) override {
+        flush();
+        m_kind = Kind::spline;
+        m_spline = {static_cast<int>(spline.degree), {}, {}, {}, (spline.flags & 1) != 0};
+        remember();
+    }
+    void addKnot(const DL_KnotData& knot) override { m_spline.knots.push_back(knot.k); }
+    void addControlPoint(const DL_ControlPointData& point) override {
+        m_spline.points.push_back({point.x, point.y});
+        m_spline.weights.push_back(point.w);
+    }
+    void addFitPoint(const DL_FitPointData& point) override { m_fit.push_back({point.x, point.y}); }
+    void addInsert(const DL_InsertData& insert) override {
+        flush();
+        const int columns = std::clamp(insert.cols, 1, 200), rows = std::clamp(insert.rows, 1, 200);
+        for (int r = 0; r < rows; ++r)
+            for (int c = 0; c < columns; ++c) {
+                const auto turn = Transform::turn(measure::Angle::ofDegrees(insert.angle));
+                const auto place = mirroring() * Transform::moveBy(insert.ipx, insert.ipy) * turn *
+                                   Transform::moveBy(c * insert.colSp, r * insert.rowSp) *
+                                   Transform::scale(insert.sx, insert.sy);
+                m_group->inserts.push_back({insert.name, place});
+            }
+    }
+    void addSolid(const DL_SolidData& solid) override { quad(solid); }
+    void addTrace(const DL_TraceData& trace) override { quad(trace); }
+    void addText(const DL_TextData& text) override {
+        flush();
+        m_group->texts.push_back({text.text, {text.ipx, text.ipy}});
+    }
+    void addMText(const DL_MTextData& text) override {
+        flush();
+        m_group->texts.push_back({text.text, {text.ipx, text.ipy}});
+    }
+    void addHatch(const DL_HatchData&) override { flush(), ++m_out.unknown["HATCH"]; }
+    void addImage(const DL_ImageData&) override { flush(), ++m_out.unknown["IMAGE"]; }
+    void endEntity() override {}
+
+private:
+    enum class Kind : std::uint8_t { none, polyline, spline };
+
+    /// Things drawn on the far side of the page are mirrored.
+    [[nodiscard]] Transform mirroring() {
+        const auto* direction = getExtrusion();
+        double way[3] = {0, 0, 1};
+        if (direction) direction->getDirection(way);
+        return way[2] < 0 ? Transform::scale(-1, 1) : Transform{};
+    }
+    void remember() {
+        m_layer = attributes.getLayer();
+        m_colour = attributes.getColor24() >= 0 ? -1 - attributes.getColor24() : attributes.getColor();
+        m_mirroring = mirroring();
+    }
+    void put(Contour contour, bool mirrors = true) {
+        flush();
+        remember();
+        store(mirrors ? transformed(contour, m_mirroring) : std::move(contour), false);
+    }
+    template<class Quad> void quad(const Quad& q) {
+        flush();
+        remember();
+        Contour out =
+            shape::contourThrough({{q.x[0], q.y[0]}, {q.x[1], q.y[1]}, {q.x[3], q.y[3]}, {q.x[2], q.y[2]}});
+        store(transformed(out, m_mirroring), true);
+    }
+    void store(Contour contour, bool filled) {
+        if (!contour.curves.empty())
+            m_group->lines.push_back({std::move(contour), m_layer, m_colour, filled});
+    }
+    /// The polyline or spline whose points came one by one is complete.
+    void flush() {
+        const auto kind = std::exchange(m_kind, Kind::none);
+        if (kind == Kind::polyline) store(transformed(polyline(m_vertices, m_closed), m_mirroring), false);
+        if (kind == Kind::spline)
+            store(m_spline.points.empty() ? curveThrough(m_fit, m_spline.closed) : curveOf(m_spline), false);
+        m_vertices.clear();
+        m_fit.clear();
+        m_spline = {};
+    }
+
+    DxfFile& m_out;
+    DxfGroup* m_group;
+    Kind m_kind = Kind::none;
+    std::vector<Vertex> m_vertices;
+    std::vector<Point> m_fit;
+    Spline m_spline;
+    std::string m_layer;
+    Transform m_mirroring;
+    int m_colour = 256;
+    bool m_closed = false;
+};
+
+/// Codes come in pairs of lines, a number and a value. Counts of points that the file cannot hold would only
+/// take memory. Answers what is wrong, or nothing.
+std::optional<std::string> faultIn(const std::string& text) {
+    if (text.find('\0') != std::string::npos) return "it is binary; save it as text";
+    const auto lines = static_cast<double>(std::count(text.begin(), text.end(), '\n')) + 1;
+    std::istringstream in(text);
+    std::string code, value, entity;
+    bool sawSection = false;
+    for (int line = 1; std::getline(in, code) && std::getline(in, value); line += 2) {
+        const auto number = numberIn(trimmed(code));
+        if (!number) {
+            if (line > 1 && sawSection) return std::nullopt; // cut off or odd: the library takes what it can
+            return "line " + std::to_string(line) + " should be a number";
+        }
+        const std::string word(trimmed(value));
+        if (*number == 0) entity = word, sawSection = sawSection || word == "SECTION";
+        const bool counts = (entity == "LWPOLYLINE" && *number == 90) ||
+                            (entity == "SPLINE" && *number >= 72 && *number <= 74) ||
+                            (entity == "HATCH" && *number >= 91 && *number <= 98) ||
+                            (entity == "LEADER" && *number == 76);
+        if (counts && std::abs(numberIn(word).value_or(0)) > lines)
+            return "line " + std::to_string(line + 1) + " counts more points than the file holds";
+    }
+    if (!sawSection) return "it has no sections";
+    return std::nullopt;
+}
+
+} // namespace
+
+Result<DxfFile> gatherDxf(const std::string& text, const std::string& file) {
+    if (text.size() > mostBytes)
+        return failure(Code::tooLarge, {file, std::to_string(mostBytes / 1'000'000) + " MB"});
+    if (const auto fault = faultIn(text)) return failure(Code::notDxf, {file, *fault});
+    DxfFile out;
+    Gatherer gatherer(out);
+    try {
+        std::istringstream in(text);
+        DL_Dxf reader;
+        if (!reader.in(in, &gatherer)) return failure(Code::notDxf, {file, "it cannot be read"});
+    } catch (const std::exception&) {
+        return failure(Code::notDxf, {file, "it is damaged"});
+    }
+    gatherer.finish();
+    return out;
+}
+
+} // namespace up::intake

@@ -1,0 +1,131 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// DXF files written by ezdxf, a library of its own: their areas, names and layers.
+#include "core/shape/region.hpp"
+#include "intake/dxf/curves.hpp"
+#include "intake/dxf/dxf.hpp"
+#include "tests/support/files.hpp"
+#include "tests/support/shapes.hpp"
+#include "tests/support/tool.hpp"
+
+#include <gtest/gtest.h>
+#include <numbers>
+#include <sstream>
+
+namespace up::intake {
+namespace {
+
+double areaOf(const quilt::Drawing& drawing) {
+    double sum = 0;
+    for (const auto& drawn : drawing.shapes)
+        sum += std::abs(signedArea(drawn.outline.edge));
+    return sum;
+}
+
+class Dxf : public testing::Test {
+protected:
+    Dxf() {
+        const auto said = test::tool("/usr/bin/python3 '" + test::source("tests/outside/make_dxf.py") +
+                                     "' '" + m_dir.path() + "'");
+        if (said.code != 0) throw std::runtime_error(said.out);
+        std::istringstream lines(said.out);
+        std::string name;
+        for (double area = 0; lines >> name >> area;)
+            m_areas[name] = area;
+    }
+    quilt::Drawing read(const std::string& name) {
+        return test::must(readDxf(test::readAll(m_dir.file(name + ".dxf")), name));
+    }
+    test::TempDir m_dir;
+    std::map<std::string, double> m_areas;
+};
+
+TEST_F(Dxf, AreasAreThoseOfTheDrawingsWithinATenthOfAPercent) {
+    ASSERT_EQ(m_areas.size(), 12U);
+    for (const auto& [name, area] : m_areas)
+        EXPECT_NEAR(areaOf(read(name)), area, area * 0.001) << name;
+}
+
+TEST_F(Dxf, CurvesStayCurves) {
+    EXPECT_EQ(read("circle").shapes[0].outline.edge.curves.size(), 4U);
+    EXPECT_LE(read("cubic_spline").shapes[0].outline.edge.curves.size(), 2U);
+}
+
+TEST_F(Dxf, NamesComeFromTextsAndLayersAndHiddenLayersStayOut) {
+    const auto drawing = read("names");
+    ASSERT_EQ(drawing.shapes.size(), 2U);
+    EXPECT_EQ(drawing.shapes[0].name, "hull");
+    EXPECT_EQ(drawing.shapes[0].fill, (Colour{255, 0, 0}));
+    EXPECT_EQ(drawing.shapes[1].name, "window") << "the larger lies beneath";
+    EXPECT_EQ(drawing.shapes[0].marks.size(), 1U) << "a loose line on it";
+    ASSERT_EQ(drawing.warnings.size(), 1U);
+    EXPECT_EQ(drawing.warnings[0].remark, quilt::Remark::hiddenLeftOut);
+}
+
+TEST_F(Dxf, BlocksAreTurnedScaledAndMirrored) {
+    const auto drawing = read("blocks");
+    ASSERT_EQ(drawing.shapes.size(), 2U);
+    EXPECT_LT(signedArea(drawing.shapes[0].outline.edge) * signedArea(drawing.shapes[1].outline.edge), 0)
+        << "one is the mirror image of the other";
+}
+
+TEST_F(Dxf, YPointsUp) {
+    const auto drawing = read("cubic_spline"); // an arch over a straight line
+    const auto& edge = drawing.shapes[0].outline.edge;
+    EXPECT_NEAR(boundsOf(edge).height(), 30, 1e-6);
+    EXPECT_TRUE(shape::regionOf(drawing.shapes[0].outline).contains({3, 27})) << "wide at the bottom";
+    EXPECT_FALSE(shape::regionOf(drawing.shapes[0].outline).contains({3, 3}));
+}
+
+TEST_F(Dxf, SaysWhichUnitItTook) {
+    const auto drawing = read("old_slot"); // that old format names none
+    EXPECT_EQ(drawing.warnings.at(0).remark, quilt::Remark::unitAssumed);
+}
+
+TEST_F(Dxf, CutOffAnywhereItIsReadOrRefusedWithASentence) {
+    const auto whole = test::readAll(m_dir.file("names.dxf"));
+    for (std::size_t length = 0; length < whole.size(); length += whole.size() / 60) {
+        const auto answer = readDxf(whole.substr(0, length), "cut.dxf");
+        if (answer) continue;
+        EXPECT_TRUE(answer.error().code == Code::notDxf || answer.error().code == Code::emptyDrawing)
+            << length;
+    }
+}
+
+TEST(DxfHostile, CountsThatTheFileCannotHoldAreRefused) {
+    const auto answer =
+        readDxf("0\nSECTION\n2\nENTITIES\n0\nLWPOLYLINE\n90\n2000000000\n10\n1\n20\n1\n0\nENDSEC\n0\nEOF\n",
+                "huge.dxf");
+    ASSERT_FALSE(answer);
+    EXPECT_EQ(answer.error().code, Code::notDxf);
+    EXPECT_FALSE(readDxf(std::string("0\nSEC\0TION", 10), "binary.dxf"));
+}
+
+TEST(DxfHostile, BlocksWithinThemselvesComeToAnEnd) {
+    std::string text =
+        "0\nSECTION\n2\nBLOCKS\n0\nBLOCK\n2\nA\n10\n0\n20\n0\n0\nCIRCLE\n10\n0\n20\n0\n40\n20\n";
+    for (int i = 0; i < 10; ++i)
+        text += "0\nINSERT\n2\nA\n10\n1\n20\n1\n";
+    text +=
+        "0\nENDBLK\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n0\nINSERT\n2\nA\n10\n0\n20\n0\n0\nENDSEC\n0\nEOF\n";
+    const auto answer = readDxf(text, "self.dxf");
+    ASSERT_FALSE(answer);
+    EXPECT_EQ(answer.error().code, Code::tooLarge);
+}
+
+// A bulge is the tangent of a quarter of the arc's angle: 1 is a half circle, tan(22.5°) a quarter circle.
+TEST(DxfCurves, BulgesAreArcs) {
+    const auto half = polyline({{{0, 0}, 1}, {{20, 0}, 0}}, true);
+    EXPECT_NEAR(std::abs(signedArea(half)), std::numbers::pi * 50, 0.05);
+    EXPECT_LT(boundsOf(half).top, -9.99) << "positive bulges lie to the right of the way";
+    const auto quarter =
+        polyline({{{10, 0}, std::tan(std::numbers::pi / 8)}, {{0, 10}, 0}, {{0, 0}, 0}}, true);
+    EXPECT_NEAR(std::abs(signedArea(quarter)), std::numbers::pi * 25, 0.03);
+}
+
+TEST(DxfCurves, ThatDoNotBelongTogetherAreNone) {
+    EXPECT_TRUE(curveOf({3, {0, 0, 1, 1}, {{0, 0}, {1, 1}}, {}, false}).curves.empty());
+    EXPECT_TRUE(curveOf({0, {0, 1}, {{0, 0}}, {}, false}).curves.empty());
+}
+
+} // namespace
+} // namespace up::intake

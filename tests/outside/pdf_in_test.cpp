@@ -1,0 +1,163 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// PDF pages read back: sizes and areas of pages written by cairo and by hand.
+#include "core/shape/region.hpp"
+#include "intake/any/any.hpp"
+#include "intake/pdf/pdf.hpp"
+#include "intake/pdf/tool.hpp"
+#include "tests/support/files.hpp"
+#include "tests/support/shapes.hpp"
+
+#include <cairo-pdf.h>
+#include <gtest/gtest.h>
+#include <numbers>
+
+namespace up::intake {
+namespace {
+
+/// A PDF of one-stream pages. Source: ISO 32000-1, 7.5, for the file's structure.
+std::string pdfOf(const std::vector<std::pair<std::string, std::string>>& pages) {
+    std::vector<std::string> objects{"<< /Type /Catalog /Pages 2 0 R >>", ""};
+    std::string kids;
+    for (const auto& [attributes, content] : pages) {
+        const auto number = objects.size() + 1;
+        kids += std::to_string(number) + " 0 R ";
+        objects.push_back("<< /Type /Page /Parent 2 0 R " + attributes +
+                          " /Resources << /Font << /F << /Type /Font "
+                          "/Subtype /Type1 /BaseFont /Helvetica >> >> >> /Contents " +
+                          std::to_string(number + 1) + " 0 R >>");
+        objects.push_back("<< /Length " + std::to_string(content.size()) + " >>\nstream\n" + content +
+                          "\nendstream");
+    }
+    objects[1] = "<< /Type /Pages /Count " + std::to_string(pages.size()) + " /Kids [" + kids + "] >>";
+    std::string out = "%PDF-1.4\n", table;
+    for (std::size_t i = 0; i < objects.size(); ++i) {
+        char row[24];
+        std::snprintf(row, sizeof row, "%010zu 00000 n \n", out.size());
+        table += row;
+        out += std::to_string(i + 1) + " 0 obj\n" + objects[i] + "\nendobj\n";
+    }
+    return out + "xref\n0 " + std::to_string(objects.size() + 1) + "\n0000000000 65535 f \n" + table +
+           "trailer << /Size " + std::to_string(objects.size() + 1) + " /Root 1 0 R >>\nstartxref\n" +
+           std::to_string(out.size()) + "\n%%EOF\n";
+}
+
+class PdfIn : public testing::Test {
+protected:
+    Result<quilt::Drawing> read(const std::string& bytes, int page = 1) {
+        const auto path = m_dir.file("pattern.pdf");
+        test::writeAll(path, bytes);
+        return readDrawing(bytes, path, {page, {}});
+    }
+    test::TempDir m_dir;
+};
+
+const std::string letter = "/MediaBox [0 0 612 792]";
+double area(const quilt::DrawnShape& drawn) {
+    return shape::regionOf(drawn.outline, 0.005).area();
+}
+shape::Box box(const quilt::DrawnShape& drawn) {
+    return boundsOf(drawn.outline);
+}
+
+// 72 points are an inch: ISO 32000-1, 8.3.2.3. Letter 8.5 × 11 in (ANSI/ASME Y14.1), A4 210 × 297 mm (ISO
+// 216).
+TEST_F(PdfIn, PagesHaveTheirTrueSize) {
+    const auto drawing =
+        test::must(read(pdfOf({{letter, "1 0 0 rg 72 72 216 144 re f"},
+                               {"/MediaBox [0 0 595.276 841.89]", "0 0 1 rg 0 0 72 72 re f"}})));
+    EXPECT_NEAR(drawing.width, 8.5 * 25.4, 0.01);
+    EXPECT_NEAR(drawing.height, 11 * 25.4, 0.01);
+    ASSERT_EQ(drawing.shapes.size(), 1U);
+    EXPECT_NEAR(box(drawing.shapes[0]).width(), 3 * 25.4, 0.01);
+    EXPECT_NEAR(box(drawing.shapes[0]).left, 25.4, 0.01);
+    EXPECT_NEAR(box(drawing.shapes[0]).bottom, 10 * 25.4, 0.01) << "y points down on our pages";
+    EXPECT_EQ(drawing.shapes[0].fill, (Colour{255, 0, 0}));
+    const auto second = test::must(
+        read(pdfOf({{letter, ""}, {"/MediaBox [0 0 595.276 841.89]", "0 0 1 rg 0 0 72 72 re f"}}), 2));
+    EXPECT_NEAR(second.width, 210, 0.01);
+    EXPECT_NEAR(second.height, 297, 0.01);
+    EXPECT_NEAR(area(second.shapes.at(0)), 25.4 * 25.4, 2) << "poppler cuts off 0.06 mm at the page's edge";
+}
+
+TEST_F(PdfIn, TurnedPagesAreReadAsTheyAreSeen) {
+    const auto drawing = test::must(read(pdfOf({{letter + " /Rotate 90", "0 0 72 36 re f"}})));
+    EXPECT_NEAR(drawing.width, 11 * 25.4, 0.01);
+    EXPECT_NEAR(box(drawing.shapes.at(0)).width(), 12.7, 0.01);
+    EXPECT_NEAR(box(drawing.shapes.at(0)).left, 0, 0.01) << "its lower left corner is now above left";
+    EXPECT_NEAR(box(drawing.shapes.at(0)).top, 0, 0.01);
+}
+
+TEST_F(PdfIn, ThePenOfAFilledShapeAndAWhitePageAreNoPieces) {
+    const auto drawing = test::must(read(pdfOf({{letter, "1 1 1 rg 0 0 612 792 re f 1 0 0 rg 0 0 0 RG 2 w "
+                                                         "100 100 200 200 re B 400 400 100 100 re S"}})));
+    ASSERT_EQ(drawing.shapes.size(), 2U);
+    EXPECT_EQ(drawing.shapes[0].origin, quilt::Origin::fill);
+    EXPECT_EQ(drawing.shapes[1].origin, quilt::Origin::outline);
+}
+
+TEST_F(PdfIn, WordsInAShapeAreItsNameAndLargeLettersAreShapes) {
+    const auto drawing = test::must(read(
+        pdfOf({{letter, "0.9 0.9 0.5 rg 100 100 200 200 re f 0 g BT /F 14 Tf 150 200 Td (near wing) Tj ET "
+                        "BT /F 144 Tf 100 400 Td (W) Tj ET"}})));
+    ASSERT_EQ(drawing.shapes.size(), 2U);
+    EXPECT_EQ(drawing.shapes[0].name, "near wing");
+    EXPECT_GT(box(drawing.shapes[1]).height(), 30) << "a W two inches high";
+}
+
+TEST_F(PdfIn, PagesThatAreNotThereAndPagesWithOnlyAPicture) {
+    EXPECT_EQ(read(pdfOf({{letter, "0 0 9 9 re f"}}), 2).error().code, Code::noSuchPage);
+    const std::string picture = "q 200 0 0 200 100 100 cm BI /W 2 /H 2 /CS /G /BPC 8 ID abcd EI Q";
+    EXPECT_EQ(read(pdfOf({{letter, picture}})).error().code, Code::onlyPicture);
+    EXPECT_EQ(read(pdfOf({{letter, "0 0 m 100 100 l S"}})).error().code, Code::emptyDrawing);
+}
+
+TEST_F(PdfIn, CutOffAnywhereItIsReadOrRefusedWithASentence) {
+    const auto whole = pdfOf({{letter, "1 0 0 rg 72 72 216 144 re f"}});
+    for (const double share : {0.05, 0.3, 0.6, 0.8, 0.97}) {
+        const auto answer =
+            read(whole.substr(0, static_cast<std::size_t>(static_cast<double>(whole.size()) * share)));
+        if (answer) continue;
+        EXPECT_TRUE(answer.error().code == Code::notPdf || answer.error().code == Code::emptyDrawing ||
+                    answer.error().code == Code::unknownDrawing)
+            << share << " " << static_cast<int>(answer.error().code);
+    }
+}
+
+TEST_F(PdfIn, CurvesWrittenByCairoKeepTheirArea) {
+    const auto path = m_dir.file("disc.pdf");
+    auto* surface = cairo_pdf_surface_create(path.c_str(), 612, 792);
+    auto* on = cairo_create(surface);
+    cairo_arc(on, 300, 400, 144, 0, 2 * std::numbers::pi);
+    cairo_set_source_rgb(on, 0, 0.5, 0);
+    cairo_fill(on);
+    cairo_destroy(on);
+    cairo_surface_destroy(surface);
+    const auto drawing = test::must(readPdf(path, 1));
+    ASSERT_EQ(drawing.shapes.size(), 1U);
+    EXPECT_NEAR(area(drawing.shapes[0]), std::numbers::pi * 50.8 * 50.8, 8)
+        << "two inches across, within 0.1 %";
+    EXPECT_LE(drawing.shapes[0].outline.edge.curves.size(), 8U);
+}
+
+TEST(RunTool, StopsWhatTakesTooLongAndSaysWhatIsMissing) {
+    EXPECT_EQ(runTool({"sh", "-c", "while :; do :; done"}, {1, 100}).end, ToolAnswer::End::stopped);
+    EXPECT_EQ(runTool({"no-such-program-anywhere"}).end, ToolAnswer::End::missing);
+    const auto said = runTool({"sh", "-c", "echo out; echo first >&2; echo second >&2; exit 3"});
+    EXPECT_EQ(said.end, ToolAnswer::End::failed);
+    EXPECT_EQ(said.out, "out\n");
+    EXPECT_EQ(said.err, "first");
+    EXPECT_EQ(runTool({"printf", "%s", "a b; rm $x"}).out, "a b; rm $x") << "nothing is interpreted";
+}
+
+TEST(KindOf, IsToldByTheContent) {
+    EXPECT_EQ(kindOf("<?xml version='1.0'?><svg/>"), DrawingKind::svg);
+    EXPECT_EQ(kindOf("\xEF\xBB\xBF  <svg/>"), DrawingKind::svg);
+    EXPECT_EQ(kindOf("junk\n%PDF-1.7"), DrawingKind::pdf);
+    EXPECT_EQ(kindOf("  0\r\nSECTION\r\n"), DrawingKind::dxf);
+    EXPECT_EQ(kindOf("\x89PNG\r\n\x1a\n"), DrawingKind::picture);
+    EXPECT_EQ(kindOf("Dear quilter,"), DrawingKind::other);
+    EXPECT_EQ(kindOf(""), DrawingKind::other);
+}
+
+} // namespace
+} // namespace up::intake
