@@ -23,7 +23,7 @@ std::int64_t now() {
 } // namespace
 
 Bytes import(const Words& words) {
-    const auto drawing = openDrawing(words.file, words.page);
+    const auto drawing = openDrawing(words.file, words.page, words.dpi);
     if (!drawing) return tl::unexpected(drawing.error());
     return store::writePieces(*drawing, warningsOf(*drawing));
 }

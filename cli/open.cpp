@@ -33,11 +33,11 @@ Result<Opened> openBlock(const Words& words) {
     return failure(Code::noSuchBlock, {words.block, words::listed(names)});
 }
 
-Result<quilt::Drawing> openDrawing(const std::string& path, int page) {
+Result<quilt::Drawing> openDrawing(const std::string& path, int page, double dpi) {
     const auto text = store::readFile(path);
     if (!text) return tl::unexpected(text.error());
     if (store::looksLike(*text, "upstairs-pieces")) return store::readPieces(*text, path);
-    return intake::readDrawing(*text, path, {page, {}});
+    return intake::readDrawing(*text, path, {page, dpi, {}});
 }
 
 std::vector<std::string> warningsOf(const quilt::Drawing& drawing) {

@@ -19,7 +19,7 @@ struct Opened {
 [[nodiscard]] Result<Opened> openBlock(const Words& words);
 
 /// A pieces file or a drawing. Errors: as readPieces and readSvg.
-[[nodiscard]] Result<quilt::Drawing> openDrawing(const std::string& path, int page = 1);
+[[nodiscard]] Result<quilt::Drawing> openDrawing(const std::string& path, int page = 1, double dpi = 0);
 
 /// The drawing's warnings as sentences.
 [[nodiscard]] std::vector<std::string> warningsOf(const quilt::Drawing& drawing);

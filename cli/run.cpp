@@ -22,10 +22,15 @@ class CommandLine {
 public:
     CommandLine() {
         m_app.require_subcommand(1);
-        auto* import = verb("import", "Reads a drawing (SVG, DXF, PDF) and writes its pieces", cli::import);
+        auto* import = verb(
+            "import", "Reads a drawing (SVG, DXF, PDF, PNG, JPEG, TIFF) and writes its pieces", cli::import);
         import->add_option("FILE", m_words.file, "the drawing")->required();
         import->add_option("--page", m_words.page, "which page of a PDF file, from 1")
             ->check(CLI::Range(1, 100'000));
+        import
+            ->add_option("--dpi", m_words.dpi,
+                         "dots to the inch of a scan, when the file doesn't say or is wrong")
+            ->check(CLI::Range(20.0, 4800.0));
         auto* fresh = verb("new", "Makes a quilt with one block from pieces files or drawings", makeNew);
         fresh->add_option("PIECES", m_words.files, "pieces files or drawings, bottom first")->required();
         fresh->add_option("--name", m_words.name, "the block's name")->required();

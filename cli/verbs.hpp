@@ -13,7 +13,7 @@ namespace up::cli {
 struct Words {
     std::string file, block, name, finished, what, as, out = "-", paper = "letter";
     std::vector<std::string> files;
-    double seconds = 2;
+    double seconds = 2, dpi = 0;
     int rounds = 0, page = 1;
     std::uint64_t seed = 1;
     bool reversed = false, ownSize = false;

@@ -56,8 +56,11 @@ std::string_view pattern(Code code) {
         return "Page {1} of {0} is only a picture. Save it as PNG or JPEG and import that.";
     case Code::toolMissing:
         return "{1} needs the package {0}, which is not installed here. Install it and try again.";
+    case Code::notPicture: return "{0} cannot be read as a picture: {1}. Scan it again as PNG, JPEG or TIFF.";
+    case Code::tooManyDots:
+        return "{0} has {1} dots, more than can be worked with. Scan it again at 300 dots to the inch.";
     case Code::unknownDrawing:
-        return "{0} is no drawing that this program reads. Choose an SVG, DXF or PDF file.";
+        return "{0} is no drawing that this program reads. Choose an SVG, DXF, PDF, PNG, JPEG or TIFF file.";
     case Code::notSvg:
         return "{0} cannot be read as an SVG drawing ({1}). Save it again as SVG in your drawing program.";
     case Code::emptyDrawing:
@@ -111,6 +114,11 @@ std::string_view pattern(quilt::Remark remark) {
     case Remark::beyondPage: return "{0} reaches over the edge of the page";
     case Remark::sizeAssumed: return "the drawing gives no size; 96 units were taken as one inch";
     case Remark::unitAssumed: return "the drawing names no unit; one unit was taken as {0}";
+    case Remark::squareFound:
+        return "the printed test square measures {0} mm; the page was scaled so that it is 25.4 mm";
+    case Remark::dpiAssumed:
+        return "the picture gives no size and shows no test square; {0} dots to the inch were taken";
+    case Remark::straightened: return "the page lay askew by {0}° and was straightened";
     case Remark::hiddenLeftOut: return "{0} lines on layers that are switched off were left out";
     case Remark::textLeftOut: return "{0} texts were left out; turn them into outlines to get them as pieces";
     case Remark::imageLeftOut: return "{0} pictures were left out";

@@ -245,7 +245,7 @@ void Commands::restack(int by) {
 }
 
 void Commands::importDrawing() {
-    const auto path = m_asker.fileToOpen("Import a drawing", "Drawings (*.svg *.dxf *.pdf);;All files (*)");
+    const auto path = m_asker.fileToOpen("Import a drawing", "Drawings and scans (*.svg *.dxf *.pdf *.png *.jpg *.jpeg *.tif *.tiff);;All files (*)");
     if (!path.isEmpty()) importFile(path);
 }
 
@@ -274,7 +274,7 @@ int Commands::askPage(int pages) {
 void Commands::importPage(const QString& path, int page) {
     const auto read = [file = path.toStdString(), page]() -> Result<quilt::Drawing> {
         return store::readFile(file).and_then([&](const std::string& bytes) {
-            return intake::readDrawing(bytes, file, {page, {}});
+            return intake::readDrawing(bytes, file, {page, 0, {}});
         });
     };
     aside(this, read, [this, path](const Result<quilt::Drawing>& drawing) {

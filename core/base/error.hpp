@@ -35,6 +35,8 @@ enum class Code : std::uint8_t {
     noSuchPage,      ///< {file, page, pages}
     onlyPicture,     ///< {file, page}: nothing on it but a picture
     toolMissing,     ///< {package, what it is for}
+    notPicture,      ///< {file, what is wrong}
+    tooManyDots,     ///< {file, width × height}
     unknownDrawing,  ///< {file}
     emptyDrawing,    ///< {file}
     unreadableShape, ///< {shape, why}

@@ -35,6 +35,9 @@ enum class Remark : std::uint8_t {
     beyondPage,       ///< {shape}
     sizeAssumed,      ///< {}: no physical size; 96 units to the inch taken
     unitAssumed,      ///< {length}: the file names no unit; one unit was taken as that
+    squareFound,      ///< {mm}: the printed inch, as it measures by the resolution; it sets the size
+    dpiAssumed,       ///< {dots to the inch}
+    straightened,     ///< {degrees}
     hiddenLeftOut,    ///< {count}: on layers that are switched off
     textLeftOut,      ///< {count}
     imageLeftOut,     ///< {count}

@@ -4,6 +4,7 @@
 #include "core/base/text.hpp"
 #include "intake/dxf/dxf.hpp"
 #include "intake/pdf/pdf.hpp"
+#include "intake/scan/scan.hpp"
 #include "intake/svg/svg.hpp"
 
 #include <array>
@@ -18,6 +19,16 @@ bool startsLikeDxf(std::string_view bytes) {
     const auto head = trimmed(bytes.substr(0, 2000));
     return (head.starts_with("0") || head.starts_with("999")) &&
            head.find("SECTION") != std::string_view::npos;
+}
+
+/// A page that holds only a picture goes the way of a scan.
+Result<quilt::Drawing> readPage(const std::string& path, const ReadOptions& options) {
+    auto drawing = readPdf(path, options.page, options.shapes);
+    if (drawing || drawing.error().code != Code::onlyPicture) return drawing;
+    constexpr int dots = 300;
+    return picturePdf(path, options.page, dots)
+        .and_then([&](const std::string& png) { return decodePicture(png, path); })
+        .and_then([&](const Picture& picture) { return readScan(picture, path, dots); });
 }
 
 } // namespace
@@ -42,8 +53,11 @@ Result<quilt::Drawing> readDrawing(const std::string& bytes, const std::string& 
     switch (kindOf(bytes)) {
     case DrawingKind::svg: return readSvg(bytes, path, options.shapes);
     case DrawingKind::dxf: return readDxf(bytes, path, options.shapes);
-    case DrawingKind::pdf: return readPdf(path, options.page, options.shapes);
+    case DrawingKind::pdf: return readPage(path, options);
     case DrawingKind::picture:
+        return decodePicture(bytes, path).and_then([&](const Picture& picture) {
+            return readScan(picture, path, options.dpi);
+        });
     case DrawingKind::other: break;
     }
     return failure(Code::unknownDrawing, {path});

@@ -12,7 +12,8 @@ enum class DrawingKind : std::uint8_t { svg, dxf, pdf, picture, other };
 [[nodiscard]] DrawingKind kindOf(std::string_view bytes);
 
 struct ReadOptions {
-    int page = 1; ///< of a PDF file, from 1
+    int page = 1;   ///< of a PDF file, from 1
+    double dpi = 0; ///< of a scan; 0: as the file says
     Options shapes{};
 };
 

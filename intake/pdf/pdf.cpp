@@ -91,4 +91,12 @@ Result<quilt::Drawing> readPdf(const std::string& path, int page, Options option
     return drawing;
 }
 
+Result<std::string> picturePdf(const std::string& path, int page, int dpi) {
+    const auto number = std::to_string(page);
+    const auto drawn = runTool({"pdftocairo", "-png", "-singlefile", "-gray", "-r", std::to_string(dpi), "-f",
+                                number, "-l", number, asFile(path), "-"});
+    if (drawn.end != End::good) return wrong(drawn, path);
+    return drawn.out;
+}
+
 } // namespace up::intake

@@ -19,4 +19,7 @@ struct PdfAbout {
 /// emptyDrawing {file}.
 [[nodiscard]] Result<quilt::Drawing> readPdf(const std::string& path, int page, Options options = {});
 
+/// The page as a PNG picture at that many dots to the inch. Errors: as aboutPdf.
+[[nodiscard]] Result<std::string> picturePdf(const std::string& path, int page, int dpi);
+
 } // namespace up::intake

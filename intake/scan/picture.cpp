@@ -1,0 +1,126 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "intake/scan/picture.hpp"
+
+#include "core/base/text.hpp"
+
+#include <algorithm>
+#include <gdk-pixbuf/gdk-pixbuf.h>
+#include <memory>
+
+namespace up::intake {
+namespace {
+
+struct Unref {
+    void operator()(void* object) const { g_object_unref(object); }
+};
+using Loader = std::unique_ptr<GdkPixbufLoader, Unref>;
+using Pixbuf = std::unique_ptr<GdkPixbuf, Unref>;
+
+struct Dots {
+    int width = 0, height = 0;
+    bool tooMany = false;
+};
+
+/// Called before anything is unpacked: a picture too large is asked for at one dot.
+void prepare(GdkPixbufLoader* loader, int width, int height, gpointer data) {
+    auto& dots = *static_cast<Dots*>(data);
+    dots.width = width, dots.height = height;
+    dots.tooMany = static_cast<double>(width) * height > mostDots;
+    if (dots.tooMany) gdk_pixbuf_loader_set_size(loader, 0, 0);
+}
+
+std::string reasonOf(GError* error) {
+    std::string out = error ? error->message : "it is damaged";
+    g_clear_error(&error);
+    return out;
+}
+
+Picture greyOf(const GdkPixbuf* pixbuf) {
+    Picture out;
+    out.width = gdk_pixbuf_get_width(pixbuf), out.height = gdk_pixbuf_get_height(pixbuf);
+    const int channels = gdk_pixbuf_get_n_channels(pixbuf), stride = gdk_pixbuf_get_rowstride(pixbuf);
+    const bool clear = gdk_pixbuf_get_has_alpha(pixbuf);
+    const guint8* rows = gdk_pixbuf_read_pixels(pixbuf);
+    out.grey.reserve(static_cast<std::size_t>(out.width) * static_cast<std::size_t>(out.height));
+    for (int y = 0; y < out.height; ++y) {
+        const guint8* p = rows + static_cast<std::ptrdiff_t>(y) * stride;
+        for (int x = 0; x < out.width; ++x, p += channels) {
+            // Weights of Rec. 601 luma, in 256ths.
+            int grey = (77 * p[0] + 150 * p[1] + 29 * p[2]) >> 8;
+            if (clear) grey = 255 - (255 - grey) * p[3] / 255;
+            out.grey.push_back(static_cast<std::uint8_t>(grey));
+        }
+    }
+    return out;
+}
+
+} // namespace
+
+Result<Picture> decodePicture(const std::string& bytes, const std::string& file) {
+    Loader loader(gdk_pixbuf_loader_new());
+    Dots dots;
+    g_signal_connect(loader.get(), "size-prepared", G_CALLBACK(prepare), &dots);
+    constexpr std::size_t portion = 1 << 20; // so that a picture too large is noticed early
+    GError* error = nullptr;
+    bool good = true;
+    for (std::size_t at = 0; at < bytes.size() && good && !dots.tooMany; at += portion)
+        good = gdk_pixbuf_loader_write(loader.get(), reinterpret_cast<const guchar*>(bytes.data()) + at,
+                                       std::min(portion, bytes.size() - at), &error);
+    GError* closing = nullptr;
+    const bool closed = gdk_pixbuf_loader_close(loader.get(), good && !dots.tooMany ? &closing : nullptr);
+    if (dots.tooMany) {
+        g_clear_error(&error);
+        return failure(Code::tooManyDots,
+                       {file, std::to_string(dots.width) + " × " + std::to_string(dots.height)});
+    }
+    if (!good || !closed) return failure(Code::notPicture, {file, reasonOf(error ? error : closing)});
+    auto* held = gdk_pixbuf_loader_get_pixbuf(loader.get());
+    if (!held) return failure(Code::notPicture, {file, "it holds no picture"});
+    const char* dpi = gdk_pixbuf_get_option(held, "x-dpi");
+    const double given = dpi ? numberIn(dpi).value_or(0) : 0;
+    const Pixbuf turned(gdk_pixbuf_apply_embedded_orientation(held));
+    auto out = greyOf(turned ? turned.get() : held);
+    // 72 and less is what programs write that don't know.
+    out.dpi = given > 72 && given <= 4800 ? given : 0;
+    return out;
+}
+
+Picture shrunk(const Picture& picture, int by) {
+    if (by < 2) return picture;
+    Picture out;
+    out.width = picture.width / by, out.height = picture.height / by;
+    out.dpi = picture.dpi / by;
+    out.grey.reserve(static_cast<std::size_t>(out.width) * static_cast<std::size_t>(out.height));
+    for (int y = 0; y < out.height; ++y)
+        for (int x = 0; x < out.width; ++x) {
+            int sum = 0;
+            for (int v = 0; v < by; ++v)
+                for (int u = 0; u < by; ++u)
+                    sum += picture.at(x * by + u, y * by + v);
+            out.grey.push_back(static_cast<std::uint8_t>(sum / (by * by)));
+        }
+    return out;
+}
+
+Picture doubled(const Picture& picture) {
+    Picture out;
+    out.width = picture.width * 2, out.height = picture.height * 2;
+    out.dpi = picture.dpi * 2;
+    out.grey.reserve(static_cast<std::size_t>(out.width) * static_cast<std::size_t>(out.height));
+    for (int y = 0; y < out.height; ++y) {
+        const int y0 = std::clamp((y - 1) / 2, 0, picture.height - 1),
+                  y1 = std::min(y0 + (y > 0 ? 1 : 0), picture.height - 1);
+        const int wy = y % 2 ? 1 : 3; // quarters of the way to the lower row
+        for (int x = 0; x < out.width; ++x) {
+            const int x0 = std::clamp((x - 1) / 2, 0, picture.width - 1),
+                      x1 = std::min(x0 + (x > 0 ? 1 : 0), picture.width - 1);
+            const int wx = x % 2 ? 1 : 3;
+            const int top = picture.at(x0, y0) * (4 - wx) + picture.at(x1, y0) * wx;
+            const int low = picture.at(x0, y1) * (4 - wx) + picture.at(x1, y1) * wx;
+            out.grey.push_back(static_cast<std::uint8_t>((top * (4 - wy) + low * wy + 8) / 16));
+        }
+    }
+    return out;
+}
+
+} // namespace up::intake
