@@ -39,15 +39,17 @@ QWidget& inFront(Window& window) {
 /// Uses controls one after the other (fields are given as name=value), each in what the one before has
 /// opened; then `done`, then closes what is open. Written with timers, since a dialog keeps its opener
 /// waiting.
-void pressAll(Window& window, QStringList names, const std::function<void(QWidget&)>& done) {
+void pressAll(Window& window, QStringList names, bool awaitsDialog,
+              const std::function<void(QWidget&)>& done) {
     constexpr int pause = 400; // ms
-    QTimer::singleShot(pause, &window, [&window, names, done]() mutable {
+    QTimer::singleShot(pause, &window, [&window, names, awaitsDialog, done]() mutable {
+        if (awaitsDialog && !QApplication::activeModalWidget()) return pressAll(window, names, true, done);
         if (names.isEmpty()) {
             done(inFront(window));
             if (auto* dialog = QApplication::activeModalWidget()) dialog->close();
             return;
         }
-        pressAll(window, names.mid(1), done);
+        pressAll(window, names.mid(1), false, done);
         auto& front = inFront(window);
         const auto [name, value] = std::pair(names.front().section('=', 0, 0), names.front().section('=', 1));
         if (auto* field = front.findChild<QDoubleSpinBox*>(name)) field->setValue(value.toDouble());
@@ -79,10 +81,12 @@ int takePicture(QApplication& application, Window& window, const QCommandLinePar
     while (window.checker().isBusy());
     application.processEvents();
     bool saved = false, finished = false;
-    pressAll(window, words.value("press").split(',', Qt::SkipEmptyParts), [&](QWidget& front) {
-        saved = front.grab().save(words.value("picture"));
-        finished = true;
-    });
+    pressAll(window, words.value("press").split(',', Qt::SkipEmptyParts), words.isSet("look-at"),
+             [&](QWidget& front) {
+                 saved = front.grab().save(words.value("picture"));
+                 finished = true;
+             });
+    if (words.isSet("look-at")) window.commands().importFile(words.value("look-at"));
     while (!finished)
         application.processEvents(QEventLoop::WaitForMoreEvents);
     if (!saved)
@@ -107,7 +111,8 @@ int main(int count, char** given) {
                       {"turned", "The picture shows the other side."},
                       {"piece", "The piece chosen in the picture.", "number"},
                       {"press", "Controls used before the picture: draw.sizes,size.percent=60", "names"},
-                      {"import", "Imports a drawing into the first block.", "file"},
+                      {"import", "Imports all of a drawing into the first block.", "file"},
+                      {"look-at", "Opens the import of a drawing.", "file"},
                       {"autosave", "Keeps a recovery copy this long after a change.", "ms", "5000"}});
     words.addPositionalArgument("quilt", "A quilt file to open.", "[quilt]");
     words.process(application);
@@ -125,7 +130,7 @@ int main(int count, char** given) {
         window.files().openFile(words.positionalArguments().front());
     else if (words.isSet("demo"))
         window.openSample();
-    if (words.isSet("import")) window.commands().importFile(words.value("import"));
+    if (words.isSet("import")) window.commands().importAll(words.value("import"));
     if (picture) return takePicture(application, window, words);
     window.show();
     window.files().offerRecovery();

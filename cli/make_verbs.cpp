@@ -36,8 +36,8 @@ Bytes makeNew(const Words& words) {
         if (!quilt) break;
         const auto drawing = openDrawing(file);
         if (!drawing) return tl::unexpected(drawing.error());
-        quilt = edit::addDrawing(*quilt, quilt->blocks.back().id, *drawing, {words.reversed, !words.ownSize},
-                                 now());
+        quilt = edit::addDrawing(*quilt, quilt->blocks.back().id, *drawing,
+                                 {words.reversed, words.ownSize ? edit::Fit::own : edit::Fit::page}, now());
     }
     if (!quilt) return tl::unexpected(quilt.error());
     return store::writeQuilt(*quilt);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/asker.hpp"
 
+#include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/size_dialog.hpp"
 #include "app/dialogs/web_dialog.hpp"
 
@@ -58,6 +59,11 @@ std::optional<quilt::Web> DialogAsker::web(const quilt::Web& web, measure::Syste
 
 std::optional<SizeAnswer> DialogAsker::size(const SizeQuestion& question) {
     SizeDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<ImportAnswer> DialogAsker::import(ImportQuestion question) {
+    ImportDialog dialog(std::move(question), m_parent);
     return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
 }
 

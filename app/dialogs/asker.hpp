@@ -2,6 +2,7 @@
 // Every question the program asks, behind one interface, so that tests can answer.
 #pragma once
 
+#include "app/dialogs/importing.hpp"
 #include "app/dialogs/sizing.hpp"
 
 #include <QColor>
@@ -30,6 +31,7 @@ public:
     virtual std::optional<QColor> colour(const QString& title, const QColor& proposed) = 0;
     virtual std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) = 0;
     virtual std::optional<SizeAnswer> size(const SizeQuestion& question) = 0;
+    virtual std::optional<ImportAnswer> import(ImportQuestion question) = 0;
     virtual bool yes(const QString& title, const QString& question, const QString& yesWords) = 0;
     virtual void tell(const QString& sentence) = 0;
 };
@@ -48,6 +50,7 @@ public:
     std::optional<QColor> colour(const QString& title, const QColor& proposed) override;
     std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) override;
     std::optional<SizeAnswer> size(const SizeQuestion& question) override;
+    std::optional<ImportAnswer> import(ImportQuestion question) override;
     bool yes(const QString& title, const QString& question, const QString& yesWords) override;
     void tell(const QString& sentence) override;
 

@@ -245,47 +245,71 @@ void Commands::restack(int by) {
 }
 
 void Commands::importDrawing() {
-    const auto path = m_asker.fileToOpen("Import a drawing", "Drawings and scans (*.svg *.dxf *.pdf *.png *.jpg *.jpeg *.tif *.tiff);;All files (*)");
+    const auto path = m_asker.fileToOpen(
+        "Import a drawing",
+        "Drawings and scans (*.svg *.dxf *.pdf *.png *.jpg *.jpeg *.tif *.tiff);;All files (*)");
     if (!path.isEmpty()) importFile(path);
 }
 
+namespace {
+
+struct FirstLook {
+    int pages = 1;
+    bool isScan = false;
+    Result<quilt::Drawing> drawing;
+};
+
+Result<quilt::Drawing> readAs(const std::string& file, const ReadSettings& settings) {
+    return store::readFile(file).and_then([&](const std::string& bytes) {
+        intake::Options shapes;
+        shapes.borders = settings.borders;
+        return intake::readDrawing(bytes, file, {settings.page, settings.dpi, shapes});
+    });
+}
+
+FirstLook lookAt(const std::string& file) {
+    FirstLook out{1, false, failure(Code::unknownDrawing, {file})};
+    const auto bytes = store::readFile(file);
+    if (bytes && intake::kindOf(*bytes) == intake::DrawingKind::pdf)
+        if (const auto about = intake::aboutPdf(file)) out.pages = about->pages;
+    out.isScan = bytes && intake::kindOf(*bytes) == intake::DrawingKind::picture;
+    out.drawing = readAs(file, {});
+    return out;
+}
+
+} // namespace
+
 void Commands::importFile(const QString& path) {
-    const auto pages = [file = path.toStdString()]() -> Result<int> {
-        return store::readFile(file).and_then([&](const std::string& bytes) -> Result<int> {
-            if (intake::kindOf(bytes) != intake::DrawingKind::pdf) return 1;
-            return intake::aboutPdf(file).map([](const auto& about) { return about.pages; });
+    const auto file = path.toStdString();
+    aside(
+        this, [file] { return lookAt(file); },
+        [this, path, file](const FirstLook& found) {
+            // Another page may hold what this one does not; otherwise there is nothing to show.
+            if (!found.drawing && found.pages == 1) return m_session.complain(found.drawing.error());
+            const auto* block = m_session.block();
+            const auto side = measure::Length::ofInches(9, 1);
+            const auto answer = m_asker.import(
+                {QFileInfo(path).fileName(), m_session.quilt().units, block ? block->width : side,
+                 block ? block->height : side, found.pages, found.isScan, block && block->givenReversed,
+                 found.drawing, [file](const ReadSettings& settings) { return readAs(file, settings); }});
+            if (answer) addDrawing(path, *answer);
         });
-    };
-    aside(this, pages, [this, path](const Result<int>& count) {
-        if (!count) return m_session.complain(count.error());
-        const int page = *count == 1 ? 1 : askPage(*count);
-        if (page > 0) importPage(path, page);
-    });
 }
 
-int Commands::askPage(int pages) {
-    QStringList names;
-    for (int i = 1; i <= pages; ++i)
-        names << QString("Page %1").arg(i);
-    const auto chosen = m_asker.choice("Import a drawing", "The file has several pages. Which one?", names);
-    return chosen ? static_cast<int>(names.indexOf(*chosen)) + 1 : 0;
-}
-
-void Commands::importPage(const QString& path, int page) {
-    const auto read = [file = path.toStdString(), page]() -> Result<quilt::Drawing> {
-        return store::readFile(file).and_then([&](const std::string& bytes) {
-            return intake::readDrawing(bytes, file, {page, 0, {}});
+void Commands::importAll(const QString& path) {
+    const auto file = path.toStdString();
+    aside(
+        this, [file] { return readAs(file, {}); },
+        [this, path](const Result<quilt::Drawing>& drawing) {
+            if (drawing)
+                addDrawing(path, {*drawing, {}});
+            else
+                m_session.complain(drawing.error());
         });
-    };
-    aside(this, read, [this, path](const Result<quilt::Drawing>& drawing) {
-        if (drawing)
-            addDrawing(path, *drawing);
-        else
-            m_session.complain(drawing.error());
-    });
 }
 
-void Commands::addDrawing(const QString& path, const quilt::Drawing& drawing) {
+void Commands::addDrawing(const QString& path, const ImportAnswer& answer) {
+    const auto& drawing = answer.drawing;
     auto quilt = edit::Edited(m_session.quilt());
     const bool fresh = !m_session.block();
     if (fresh) {
@@ -293,8 +317,7 @@ void Commands::addDrawing(const QString& path, const quilt::Drawing& drawing) {
         quilt = edit::addBlock(*quilt, QFileInfo(path).completeBaseName().toStdString(), side, side);
     }
     const auto* block = fresh ? &quilt->blocks.back() : m_session.block();
-    const bool reversed = block->givenReversed;
-    quilt = edit::addDrawing(*quilt, block->id, drawing, {reversed, true}, m_session.now());
+    quilt = edit::addDrawing(*quilt, block->id, drawing, answer.options, m_session.now());
     if (!m_session.apply(std::move(quilt), "import")) return;
     m_session.goTo(View::draw);
     QString told = QString("%1 pieces imported.").arg(drawing.shapes.size());

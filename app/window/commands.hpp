@@ -43,11 +43,12 @@ public:
     void newWeb();
     void restack(int by);
 
-    /// Asks for a drawing, reads it aside, adds its pieces; makes a block named after the file if there is
-    /// none.
+    /// Asks for a drawing, reads it aside, shows what was found, adds what is wanted; makes a block named
+    /// after the file if there is none.
     void importDrawing();
     void importFile(const QString& path);
-    void importPage(const QString& path, int page);
+    /// Everything in the file, without asking.
+    void importAll(const QString& path);
 
     void writeTracing(bool a4);
     void writePlacement(bool a4);
@@ -61,9 +62,7 @@ private:
     /// A name and a colour, both asked for.
     [[nodiscard]] std::optional<std::pair<std::string, Colour>> askSwatch(const QString& title);
     [[nodiscard]] Result<void> mayDoAll(const std::vector<PieceId>& pieces, quilt::Step step) const;
-    /// From 1; 0 when cancelled.
-    [[nodiscard]] int askPage(int pages);
-    void addDrawing(const QString& path, const quilt::Drawing& drawing);
+    void addDrawing(const QString& path, const ImportAnswer& answer);
     /// Applies what makes every template another one, and says what becomes of the work done.
     void redraw(edit::Edited next, const QString& what);
     void write(const QString& title, const QString& kinds, const QString& ending,

@@ -39,9 +39,28 @@ inline constexpr Length mostSide = Length::ofInches(120, 1);
 [[nodiscard]] Edited setTrimmed(const Quilt& quilt, BlockId block, std::int64_t time);
 
 // --- drawings into pieces
+/// How the drawing comes to the block's size.
+enum class Fit : std::uint8_t {
+    page,  ///< its page becomes the block
+    own,   ///< it keeps its size; where page and block differ, the shapes are put in the middle
+    shapes ///< the shapes are enlarged or reduced to fill the block but for `fillMargin`
+};
+inline constexpr Length fillMargin = Length::ofInches(1, 2);
+/// What suits best: its own size when the drawing says it and it goes into the block, else its page.
+[[nodiscard]] Fit usualFit(const quilt::Drawing& drawing, Length width, Length height);
+
+/// What becomes of a shape found in a drawing.
+enum class Role : std::uint8_t {
+    piece,
+    mark, ///< its outline is drawn on the topmost piece beneath it; without one it is left out
+    out
+};
+/// The drawing with each shape in its role; `roles` as many as shapes.
+[[nodiscard]] quilt::Drawing withRoles(const quilt::Drawing& drawing, const std::vector<Role>& roles);
+
 struct ImportOptions {
     bool givenReversed = false; ///< the drawing is already mirrored
-    bool fitToBlock = true;     ///< the page is scaled to the block; else kept at its own size, centred
+    Fit fit = Fit::page;
 };
 /// Adds the shapes on top of what the block has; colours become fabrics (one already there is used again) and
 /// threads. A shape that reaches over the page's edge runs off the block.

@@ -2,7 +2,10 @@
 // From a drawing to pieces: size, side, fabrics, names.
 #include "core/edit/change.hpp"
 
+#include "core/shape/region.hpp"
+
 #include <algorithm>
+#include <cmath>
 
 namespace up::edit {
 namespace {
@@ -13,6 +16,7 @@ using quilt::Piece;
 using shape::Transform;
 
 constexpr double overEdge = 0.2; // mm
+constexpr double onePage = 2;    // mm: page and block are one
 
 std::string freeName(const Quilt& quilt, const std::string& wanted) {
     const auto taken = [&](const std::string& name) {
@@ -34,11 +38,39 @@ FabricId fabricOf(Quilt& quilt, Colour colour) {
     return id;
 }
 
+shape::Box extentOf(const quilt::Drawing& drawing) {
+    shape::Box box;
+    for (const auto& drawn : drawing.shapes)
+        box.take(boundsOf(drawn.outline));
+    return box;
+}
+
+/// `from` scaled by `by` with its middle in the middle of the block.
+Transform centred(const shape::Box& from, double by, double width, double height) {
+    return Transform::moveBy(width / 2 - from.centre().x * by, height / 2 - from.centre().y * by) *
+           Transform::scale(by, by);
+}
+
+Transform fitted(const quilt::Drawing& drawing, double w, double h, Fit fit) {
+    const shape::Box page{0, 0, drawing.width, drawing.height}, shapes = extentOf(drawing);
+    const auto scaleFor = [](const shape::Box& box, double width, double height) {
+        return std::min(width / std::max(box.width(), 1e-6), height / std::max(box.height(), 1e-6));
+    };
+    switch (fit) {
+    case Fit::page: return centred(page, scaleFor(page, w, h), w, h);
+    case Fit::shapes: {
+        const double margin = std::min({fillMargin.mm(), w / 8, h / 8});
+        return centred(shapes, scaleFor(shapes, w - 2 * margin, h - 2 * margin), w, h);
+    }
+    case Fit::own: break;
+    }
+    const bool samePage = std::abs(page.right - w) < onePage && std::abs(page.bottom - h) < onePage;
+    return centred(samePage ? page : shapes, 1, w, h);
+}
+
 Transform pageToBlock(const quilt::Drawing& drawing, const Block& block, const ImportOptions& options) {
     const double w = block.width.mm(), h = block.height.mm();
-    const double by = options.fitToBlock ? std::min(w / drawing.width, h / drawing.height) : 1.0;
-    const auto fit = Transform::moveBy((w - drawing.width * by) / 2, (h - drawing.height * by) / 2) *
-                     Transform::scale(by, by);
+    const auto fit = fitted(drawing, w, h, options.fit);
     return options.givenReversed ? Transform::mirrorAcross(w / 2) * fit : fit;
 }
 
@@ -59,7 +91,42 @@ Piece pieceFrom(Quilt& quilt, const Block& block, const quilt::DrawnShape& drawn
     return piece;
 }
 
+/// Nothing that says that the size was guessed.
+bool saysItsSize(const quilt::Drawing& drawing) {
+    using quilt::Remark;
+    return std::none_of(drawing.warnings.begin(), drawing.warnings.end(), [](const auto& w) {
+        return w.remark == Remark::sizeAssumed || w.remark == Remark::unitAssumed ||
+               w.remark == Remark::dpiAssumed;
+    });
+}
+
 } // namespace
+
+Fit usualFit(const quilt::Drawing& drawing, Length width, Length height) {
+    const auto extent = extentOf(drawing);
+    const bool goesIn = extent.width() <= width.mm() * 1.1 && extent.height() <= height.mm() * 1.1;
+    const bool small = std::max(extent.width() / width.mm(), extent.height() / height.mm()) < 0.05;
+    return saysItsSize(drawing) && goesIn && !small ? Fit::own : Fit::page;
+}
+
+quilt::Drawing withRoles(const quilt::Drawing& drawing, const std::vector<Role>& roles) {
+    quilt::Drawing out = drawing;
+    out.shapes.clear();
+    for (std::size_t i = 0; i < drawing.shapes.size() && i < roles.size(); ++i) {
+        const auto& drawn = drawing.shapes[i];
+        if (roles[i] == Role::piece) out.shapes.push_back(drawn);
+        if (roles[i] != Role::mark) continue;
+        const auto middle = boundsOf(drawn.outline).centre();
+        for (auto beneath = out.shapes.rbegin(); beneath != out.shapes.rend(); ++beneath) {
+            if (!shape::regionOf(beneath->outline).contains(middle)) continue;
+            beneath->marks.push_back(drawn.outline.edge);
+            beneath->marks.insert(beneath->marks.end(), drawn.outline.holes.begin(),
+                                  drawn.outline.holes.end());
+            break;
+        }
+    }
+    return out;
+}
 
 Edited addDrawing(const Quilt& quilt, BlockId id, const quilt::Drawing& drawing, const ImportOptions& options,
                   std::int64_t time) {

@@ -51,6 +51,14 @@ std::optional<app::SizeAnswer> FakeAsker::size(const app::SizeQuestion& question
     return sizeAnswer;
 }
 
+std::optional<app::ImportAnswer> FakeAsker::import(app::ImportQuestion question) {
+    if (importAnswer) return importAnswer(question);
+    if (!question.drawing) return std::nullopt;
+    return app::ImportAnswer{
+        *question.drawing,
+        {question.reversed, edit::usualFit(*question.drawing, question.width, question.height)}};
+}
+
 bool FakeAsker::yes(const QString& title, const QString& question, const QString&) {
     asked << title + ": " + question;
     return next(yeses).value_or(false);

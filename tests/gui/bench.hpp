@@ -30,6 +30,9 @@ public:
     std::optional<QString> choice(const QString& title, const QString& question, const QStringList&) override;
     std::optional<QColor> colour(const QString&, const QColor&) override { return nextColour; }
     std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) override;
+    /// Everything found, as proposed, unless `importAnswer` says otherwise.
+    std::optional<app::ImportAnswer> import(app::ImportQuestion question) override;
+    std::function<std::optional<app::ImportAnswer>(const app::ImportQuestion&)> importAnswer;
     std::optional<app::SizeAnswer> size(const app::SizeQuestion& question) override;
     bool yes(const QString& title, const QString& question, const QString&) override;
     void tell(const QString& sentence) override { asked << sentence; }

@@ -39,7 +39,7 @@ TEST(AddDrawing, MakesPiecesBottomToTopAndFabricsOfColours) {
 TEST(AddDrawing, TurnsAReversedDrawingRoundOnce) {
     auto empty = must(addBlock(quilt::emptyQuilt("Q"), "B", Length::ofInches(9, 1), Length::ofInches(9, 1)));
     const auto drawing = test::drawingOf({{"left", test::square(10, 10, 20)}});
-    const auto quilt = must(addDrawing(empty, empty.blocks.front().id, drawing, {true, true}, 0));
+    const auto quilt = must(addDrawing(empty, empty.blocks.front().id, drawing, {true, edit::Fit::page}, 0));
     EXPECT_NEAR(boundsOf(*block(quilt).pieces[0].outline).right, 228.6 - 10, 1e-6);
     EXPECT_TRUE(block(quilt).givenReversed);
 }
@@ -224,6 +224,46 @@ TEST(Edits, LeaveTheOldQuiltAlone) {
     (void)ruin(quilt, theBlock(quilt), piece(quilt, 0), "lost", 1);
     (void)resizeBlock(quilt, theBlock(quilt), Length::ofInches(6, 1), Length::ofInches(6, 1));
     EXPECT_TRUE(quilt == copy);
+}
+
+/// A shape of 100 × 50 mm in the lower right corner of a Letter page.
+quilt::Drawing cornerOfAPage() {
+    auto drawing = test::drawingOf({{"bar", {{100, 200}, {200, 200}, {200, 250}, {100, 250}}}});
+    drawing.width = 215.9, drawing.height = 279.4;
+    return drawing;
+}
+
+shape::Box importedBox(Fit fit) {
+    const auto nine = Length::ofInches(9, 1);
+    const auto quilt = must(addBlock(quilt::emptyQuilt("q"), "b", nine, nine));
+    const auto done = must(addDrawing(quilt, quilt.blocks[0].id, cornerOfAPage(), {false, fit}, 0));
+    return boundsOf(*done.blocks[0].pieces[0].outline);
+}
+
+TEST(AddDrawing, BringsItToTheBlockInThreeWays) {
+    EXPECT_NEAR(importedBox(Fit::own).width(), 100, 1e-9);
+    EXPECT_NEAR(importedBox(Fit::own).centre().x, 114.3, 1e-9) << "in the middle: the page is not the block";
+    EXPECT_NEAR(importedBox(Fit::page).width(), 100 * 228.6 / 279.4, 1e-6);
+    EXPECT_NEAR(importedBox(Fit::shapes).width(), 228.6 - 25.4, 1e-6) << "half an inch left on each side";
+}
+
+TEST(UsualFit, KeepsATrueSizeThatGoesIn) {
+    const auto nine = Length::ofInches(9, 1), three = Length::ofInches(3, 1);
+    auto drawing = cornerOfAPage();
+    EXPECT_EQ(usualFit(drawing, nine, nine), Fit::own);
+    EXPECT_EQ(usualFit(drawing, three, three), Fit::page) << "too large";
+    drawing.warnings = {{quilt::Remark::sizeAssumed, {}}};
+    EXPECT_EQ(usualFit(drawing, nine, nine), Fit::page) << "its size was only assumed";
+}
+
+TEST(WithRoles, MarksGoToThePieceBeneathAndWithoutOneTheyAreLeftOut) {
+    const auto drawing = test::drawingOf({{"eye", test::square(60, 60, 10)},
+                                          {"head", test::square(50, 50, 40)},
+                                          {"mouth", test::square(60, 75, 10)}});
+    const auto out = withRoles(drawing, {Role::mark, Role::piece, Role::mark});
+    ASSERT_EQ(out.shapes.size(), 1U);
+    EXPECT_EQ(out.shapes[0].marks.size(), 1U) << "the eye lies under the head";
+    EXPECT_TRUE(withRoles(drawing, {Role::out, Role::out, Role::out}).shapes.empty());
 }
 
 } // namespace

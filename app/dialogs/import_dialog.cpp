@@ -1,0 +1,233 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/dialogs/import_dialog.hpp"
+
+#include "app/dialogs/import_picture.hpp"
+#include "app/look/look.hpp"
+#include "app/look/names.hpp"
+#include "app/session/aside.hpp"
+#include "core/measure/say.hpp"
+#include "words/sentences.hpp"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QDialogButtonBox>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QListWidget>
+#include <QPushButton>
+#include <QRegularExpression>
+#include <QSpinBox>
+#include <QVBoxLayout>
+
+namespace up::app {
+namespace {
+
+using edit::Role;
+
+QString sizeWords(const shape::Box& box, measure::System units) {
+    return QString::fromStdString(
+        measure::saySize(measure::Length::ofMm(box.width()), measure::Length::ofMm(box.height()), units));
+}
+
+QString roleWords(const quilt::DrawnShape& drawn, Role role) {
+    if (role == Role::out) return "left out";
+    if (role == Role::mark) return "inner mark of the piece beneath";
+    const char* from = drawn.origin == quilt::Origin::band ? "from a wide line" : "";
+    const auto marks = drawn.marks.size();
+    const QString with = marks == 0 ? "" : marks == 1 ? "1 inner mark" : QString("%1 inner marks").arg(marks);
+    return QStringList({from, with}).filter(QRegularExpression(".")).join(", ");
+}
+
+} // namespace
+
+ImportDialog::ImportDialog(ImportQuestion question, QWidget* parent)
+    : QDialog(parent), m_question(std::move(question)),
+      m_picture(named(new ImportPicture(this), "import.picture")), m_notes(new QLabel(this)),
+      m_size(new QLabel(this)) {
+    setWindowTitle("Import " + m_question.file);
+    auto* row = new QHBoxLayout(this);
+    row->addWidget(m_picture, 1);
+    auto* side = new QWidget(this);
+    side->setFixedWidth(400);
+    row->addWidget(side);
+    auto* column = new QVBoxLayout(side);
+    column->setContentsMargins(0, 0, 0, 0);
+    buildReading(*column);
+    buildShapes(*column);
+    buildPlacing(*column);
+    auto* buttons = new QDialogButtonBox(this);
+    m_add = named(buttons->addButton("Add", QDialogButtonBox::AcceptRole), "import.add");
+    m_add->setDefault(true);
+    buttons->addButton(QDialogButtonBox::Cancel);
+    column->addWidget(buttons);
+    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    connect(m_picture, &ImportPicture::clicked, this, [this](int shape) {
+        m_list->setCurrentRow(shape);
+        chooseRole(shape, m_roles[static_cast<std::size_t>(shape)] == Role::piece ? Role::out : Role::piece);
+    });
+    resize(1040, 680);
+    present(m_question.drawing);
+    m_add->setFocus();
+}
+
+void ImportDialog::buildReading(QVBoxLayout& column) {
+    auto* row = new QHBoxLayout;
+    column.addLayout(row);
+    auto* pageName = new QLabel("Page", this);
+    m_page = named(new QComboBox(this), "import.page");
+    for (int i = 1; i <= m_question.pages; ++i)
+        m_page->addItem(QString("%1 of %2").arg(i).arg(m_question.pages));
+    auto* dpiName = new QLabel("Dots to the inch", this);
+    m_dpi = named(new QSpinBox(this), "import.dpi");
+    m_dpi->setRange(0, 4800);
+    m_dpi->setSpecialValueText("as the file says");
+    m_dpi->setKeyboardTracking(false);
+    m_dpi->setButtonSymbols(QAbstractSpinBox::NoButtons);
+    m_borders = named(new QCheckBox("Wide pen lines are pieces of their own", this), "import.borders");
+    for (QWidget* part : {static_cast<QWidget*>(pageName), static_cast<QWidget*>(m_page)}) {
+        part->setVisible(m_question.pages > 1);
+        row->addWidget(part);
+    }
+    for (QWidget* part : {static_cast<QWidget*>(dpiName), static_cast<QWidget*>(m_dpi)}) {
+        part->setVisible(m_question.isScan);
+        row->addWidget(part);
+    }
+    m_borders->setVisible(!m_question.isScan);
+    column.addWidget(m_borders);
+    connect(m_page, &QComboBox::activated, this, [this](int index) {
+        m_settings.page = index + 1;
+        readAgain();
+    });
+    connect(m_dpi, &QSpinBox::valueChanged, this, [this](int dpi) {
+        m_settings.dpi = dpi < 20 ? 0 : dpi;
+        readAgain();
+    });
+    connect(m_borders, &QCheckBox::toggled, this, [this](bool on) {
+        m_settings.borders = on;
+        readAgain();
+    });
+}
+
+void ImportDialog::buildShapes(QVBoxLayout& column) {
+    m_list = named(new QListWidget(this), "import.list");
+    column.addWidget(m_list, 3);
+    auto* row = new QHBoxLayout;
+    column.addLayout(row);
+    m_role = named(new QComboBox(this), "import.role");
+    m_role->addItems({"A piece", "An inner mark", "Left out"}); // as edit::Role
+    row->addWidget(new QLabel("The chosen shape is", this));
+    row->addWidget(m_role, 1);
+    m_notes->setObjectName("import.notes");
+    m_notes->setWordWrap(true);
+    m_notes->setTextFormat(Qt::PlainText);
+    m_notes->setProperty("role", "quiet");
+    column.addWidget(m_notes);
+    connect(m_list, &QListWidget::currentRowChanged, this, [this](int row_) {
+        m_picture->setPointed(row_);
+        if (row_ >= 0 && row_ < static_cast<int>(m_roles.size()))
+            m_role->setCurrentIndex(static_cast<int>(m_roles[static_cast<std::size_t>(row_)]));
+    });
+    connect(m_list, &QListWidget::itemChanged, this, [this](QListWidgetItem* item) {
+        if (!m_filling)
+            chooseRole(m_list->row(item), item->checkState() == Qt::Checked ? Role::piece : Role::out);
+    });
+    connect(m_role, &QComboBox::activated, this,
+            [this](int role) { chooseRole(m_list->currentRow(), static_cast<Role>(role)); });
+}
+
+void ImportDialog::buildPlacing(QVBoxLayout& column) {
+    m_fit = named(new QComboBox(this), "import.fit");
+    m_fit->addItems(
+        {"Scale its page to the block", "Keep its size", "Fill the block with the shapes"}); // as edit::Fit
+    m_reversed = named(new QCheckBox("It came already reversed", this), "import.reversed");
+    m_reversed->setChecked(m_question.reversed);
+    m_size->setObjectName("import.size");
+    column.addWidget(m_fit);
+    column.addWidget(m_size);
+    column.addWidget(m_reversed);
+    connect(m_fit, &QComboBox::activated, this, &ImportDialog::tell);
+}
+
+edit::Fit ImportDialog::fit() const {
+    return static_cast<edit::Fit>(m_fit->currentIndex());
+}
+
+ImportAnswer ImportDialog::answer() const {
+    return {edit::withRoles(m_drawing, m_roles), {m_reversed->isChecked(), fit()}};
+}
+
+void ImportDialog::readAgain() {
+    const int asked = ++m_reading;
+    m_add->setEnabled(false);
+    m_notes->setText("Reading…");
+    aside(
+        this, [read = m_question.read, settings = m_settings] { return read(settings); },
+        [this, asked](const Result<quilt::Drawing>& drawing) {
+            if (asked == m_reading) present(drawing);
+        });
+}
+
+void ImportDialog::present(const Result<quilt::Drawing>& drawing) {
+    m_drawing = drawing ? *drawing : quilt::Drawing{};
+    m_roles.assign(m_drawing.shapes.size(), Role::piece);
+    m_picture->show(m_drawing);
+    fillList();
+    QStringList notes;
+    if (!drawing) notes << QString::fromStdString(words::sentence(drawing.error()));
+    for (std::size_t i = 0; i < m_drawing.warnings.size() && i < 6; ++i)
+        notes << "• " + QString::fromStdString(words::sentence(m_drawing.warnings[i]));
+    if (m_drawing.warnings.size() > 6)
+        notes << QString("• and %1 more notes").arg(m_drawing.warnings.size() - 6);
+    m_notes->setText(notes.join("\n"));
+    m_fit->setCurrentIndex(static_cast<int>(edit::usualFit(m_drawing, m_question.width, m_question.height)));
+    tell();
+}
+
+void ImportDialog::fillList() {
+    m_filling = true;
+    m_list->clear();
+    for (std::size_t i = 0; i < m_drawing.shapes.size(); ++i) {
+        const auto& drawn = m_drawing.shapes[i];
+        auto* item = new QListWidgetItem(m_list);
+        QPixmap swatch(18, 18);
+        swatch.fill(look::q(drawn.fill));
+        item->setIcon(swatch);
+        const auto more = roleWords(drawn, m_roles[i]);
+        item->setText(QString("%1 %2   %3%4")
+                          .arg(i + 1)
+                          .arg(QString::fromStdString(drawn.name),
+                               sizeWords(boundsOf(drawn.outline), m_question.units),
+                               more.isEmpty() ? "" : "   " + more));
+        item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
+        item->setCheckState(m_roles[i] == Role::piece  ? Qt::Checked
+                            : m_roles[i] == Role::mark ? Qt::PartiallyChecked
+                                                       : Qt::Unchecked);
+    }
+    m_filling = false;
+}
+
+void ImportDialog::chooseRole(int shape, Role role) {
+    if (shape < 0 || shape >= static_cast<int>(m_roles.size())) return;
+    m_roles[static_cast<std::size_t>(shape)] = role;
+    m_picture->setRoles(m_roles);
+    fillList();
+    m_list->setCurrentRow(shape);
+    tell();
+}
+
+/// The number on the button, and how large it will be.
+void ImportDialog::tell() {
+    const auto wanted = std::count(m_roles.begin(), m_roles.end(), Role::piece);
+    m_add->setEnabled(wanted > 0);
+    m_add->setText(wanted == 1 ? QString("Add 1 piece") : QString("Add %1 pieces").arg(wanted));
+    shape::Box box;
+    for (std::size_t i = 0; i < m_roles.size(); ++i)
+        if (m_roles[i] == Role::piece) box.take(boundsOf(m_drawing.shapes[i].outline));
+    if (box.isEmpty()) return m_size->clear();
+    m_size->setText(
+        "On its page " + sizeWords(box, m_question.units) + ", in a block of " +
+        QString::fromStdString(measure::saySize(m_question.width, m_question.height, m_question.units)));
+}
+
+} // namespace up::app

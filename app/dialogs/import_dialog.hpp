@@ -1,0 +1,54 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Shows a page with what was found and what was left out and why; what is wanted is ticked.
+#pragma once
+
+#include "app/dialogs/importing.hpp"
+
+#include <QDialog>
+
+class QCheckBox;
+class QComboBox;
+class QLabel;
+class QListWidget;
+class QPushButton;
+class QSpinBox;
+class QVBoxLayout;
+
+namespace up::app {
+
+class ImportPicture;
+
+class ImportDialog : public QDialog {
+    Q_OBJECT
+public:
+    explicit ImportDialog(ImportQuestion question, QWidget* parent = nullptr);
+    [[nodiscard]] ImportAnswer answer() const;
+
+private:
+    void buildReading(QVBoxLayout& column);
+    void buildShapes(QVBoxLayout& column);
+    void buildPlacing(QVBoxLayout& column);
+    void present(const Result<quilt::Drawing>& drawing);
+    void readAgain();
+    void fillList();
+    void chooseRole(int shape, edit::Role role);
+    void tell();
+    [[nodiscard]] edit::Fit fit() const;
+
+    ImportQuestion m_question;
+    ReadSettings m_settings;
+    quilt::Drawing m_drawing;
+    std::vector<edit::Role> m_roles;
+    int m_reading = 0; ///< asked for; only the newest answer counts
+    bool m_filling = false;
+    ImportPicture* m_picture;
+    QComboBox* m_page;
+    QSpinBox* m_dpi;
+    QCheckBox *m_borders, *m_reversed;
+    QListWidget* m_list;
+    QComboBox *m_role, *m_fit;
+    QLabel *m_notes, *m_size;
+    QPushButton* m_add;
+};
+
+} // namespace up::app

@@ -1,0 +1,36 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A drawing before it becomes pieces: what is asked about it, what comes back.
+#pragma once
+
+#include "core/edit/edits.hpp"
+
+#include <QString>
+#include <functional>
+
+namespace up::app {
+
+/// How the file is to be read.
+struct ReadSettings {
+    int page = 1;
+    double dpi = 0;       ///< 0: as the file says
+    bool borders = false; ///< wide pens are pieces of their own
+};
+
+struct ImportQuestion {
+    QString file; ///< its name
+    measure::System units;
+    measure::Length width, height; ///< of the block it goes into
+    int pages = 1;
+    bool isScan = false;
+    bool reversed = false; ///< what is known of the block's drawing
+    Result<quilt::Drawing> drawing;
+    /// Reads again in another way; called aside.
+    std::function<Result<quilt::Drawing>(const ReadSettings&)> read;
+};
+
+struct ImportAnswer {
+    quilt::Drawing drawing; ///< only what is wanted, in its roles
+    edit::ImportOptions options;
+};
+
+} // namespace up::app

@@ -1,0 +1,152 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A drawing before it becomes pieces: what is shown, ticked and left out.
+#include "app/dialogs/import_dialog.hpp"
+#include "app/dialogs/import_picture.hpp"
+#include "tests/gui/bench.hpp"
+#include "tests/support/files.hpp"
+#include "tests/support/shapes.hpp"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QLabel>
+#include <QListWidget>
+#include <QPushButton>
+#include <QTest>
+
+namespace up::test {
+namespace {
+
+using app::ImportDialog;
+using edit::Role;
+
+/// A board with a knot on it, and a leaf apart.
+quilt::Drawing board() {
+    return drawingOf(
+        {{"board", square(20, 20, 120)}, {"knot", square(60, 60, 20)}, {"leaf", square(170, 20, 30)}});
+}
+
+class Importing : public testing::Test {
+protected:
+    void open(int pages = 1, bool first = true) {
+        const auto side = measure::Length::ofInches(9, 1);
+        m_dialog = std::make_unique<ImportDialog>(app::ImportQuestion{
+            "pattern", measure::System::inches, side, side, pages, false, false,
+            first ? Result<quilt::Drawing>(board()) : failure(Code::emptyDrawing, {"pattern"}),
+            [this](const app::ReadSettings& settings) {
+                m_asked = settings;
+                return Result<quilt::Drawing>(board());
+            }});
+        m_dialog->show();
+    }
+    template<class Widget> Widget& find(const char* name) {
+        auto* found = m_dialog->findChild<Widget*>(name);
+        if (!found) throw std::runtime_error(name);
+        return *found;
+    }
+    QString button() { return find<QPushButton>("import.add").text(); }
+    void click(shape::Point onPage) {
+        auto& picture = find<app::ImportPicture>("import.picture");
+        QTest::mouseClick(&picture, Qt::LeftButton, {}, picture.pixelOf(onPage).toPoint());
+    }
+    std::unique_ptr<ImportDialog> m_dialog;
+    app::ReadSettings m_asked{0, 0, false};
+};
+
+TEST_F(Importing, EverythingFoundIsWantedAtFirst) {
+    open();
+    EXPECT_EQ(button(), "Add 3 pieces");
+    EXPECT_EQ(m_dialog->answer().drawing.shapes.size(), 3U);
+    EXPECT_EQ(m_dialog->answer().options.fit, edit::Fit::own) << "it says its size and goes into the block";
+}
+
+TEST_F(Importing, AClickOnTheTopmostShapeLeavesItOutAndInAgain) {
+    open();
+    click({70, 70});
+    EXPECT_EQ(button(), "Add 2 pieces");
+    EXPECT_EQ(find<QListWidget>("import.list").item(1)->checkState(), Qt::Unchecked);
+    EXPECT_EQ(m_dialog->answer().drawing.shapes[1].name, "leaf");
+    click({70, 70});
+    EXPECT_EQ(button(), "Add 3 pieces");
+    click({5, 5});
+    EXPECT_EQ(button(), "Add 3 pieces") << "beside everything";
+}
+
+TEST_F(Importing, TicksInTheListDoTheSame) {
+    open();
+    find<QListWidget>("import.list").item(2)->setCheckState(Qt::Unchecked);
+    EXPECT_EQ(button(), "Add 2 pieces");
+    for (int i = 0; i < 2; ++i)
+        find<QListWidget>("import.list").item(i)->setCheckState(Qt::Unchecked);
+    EXPECT_FALSE(find<QPushButton>("import.add").isEnabled()) << "nothing to add";
+}
+
+TEST_F(Importing, AShapeCanBecomeAnInnerMarkOfThePieceBeneath) {
+    open();
+    find<QListWidget>("import.list").setCurrentRow(1);
+    auto& role = find<QComboBox>("import.role");
+    role.setCurrentIndex(1);
+    emit role.activated(1);
+    const auto answer = m_dialog->answer();
+    ASSERT_EQ(answer.drawing.shapes.size(), 2U);
+    EXPECT_EQ(answer.drawing.shapes[0].marks.size(), 1U);
+    EXPECT_TRUE(find<QListWidget>("import.list").item(1)->text().contains("inner mark"));
+}
+
+TEST_F(Importing, AnotherPageIsReadAside) {
+    open(7, false);
+    EXPECT_TRUE(find<QLabel>("import.notes").text().contains("holds no closed or filled shape"));
+    EXPECT_FALSE(find<QPushButton>("import.add").isEnabled());
+    auto& page = find<QComboBox>("import.page");
+    EXPECT_EQ(page.count(), 7);
+    page.setCurrentIndex(3);
+    emit page.activated(3);
+    EXPECT_TRUE(QTest::qWaitFor([&] { return button() == "Add 3 pieces"; }, 3000));
+    EXPECT_EQ(m_asked.page, 4);
+}
+
+TEST_F(Importing, BordersAreAskedForAndTheSideIsTold) {
+    open();
+    find<QCheckBox>("import.borders").click();
+    EXPECT_TRUE(QTest::qWaitFor([&] { return m_asked.borders; }, 3000));
+    find<QCheckBox>("import.reversed").click();
+    EXPECT_TRUE(m_dialog->answer().options.givenReversed);
+}
+
+class ImportInTheWindow : public WindowTest {};
+
+TEST_F(ImportInTheWindow, ADxfAndAScanBecomePieces) {
+    TempDir dir;
+    writeAll(dir.file("disc.dxf"),
+             "0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n"
+             "10\n50\n20\n50\n40\n30\n0\nENDSEC\n0\nEOF\n");
+    window().commands().importFile(QString::fromStdString(dir.file("disc.dxf")));
+    EXPECT_SOON(session().block() && block().pieces.size() == 1, 5000);
+    const auto box = boundsOf(*block().pieces[0].outline);
+    EXPECT_NEAR(box.width(), 60, 1e-3) << "its own size";
+    EXPECT_NEAR(box.centre().x, 114.3, 1e-3) << "in the middle of a 9 in block";
+}
+
+TEST_F(ImportInTheWindow, CancelledNothingChanges) {
+    m_asker.importAnswer = [](const auto&) { return std::nullopt; };
+    const auto before = session().quilt();
+    window().commands().importFile(drawing("heron.svg"));
+    bool asked = false;
+    m_asker.importAnswer = [&](const app::ImportQuestion& question) {
+        asked = question.drawing.has_value() && question.drawing->shapes.size() == 15;
+        return std::nullopt;
+    };
+    EXPECT_SOON(asked, 5000);
+    EXPECT_TRUE(session().quilt() == before);
+}
+
+TEST_F(ImportInTheWindow, ReversedIsTakenFromTheAnswer) {
+    m_asker.importAnswer = [](const app::ImportQuestion& question) {
+        return app::ImportAnswer{*question.drawing, {true, edit::Fit::page}};
+    };
+    window().commands().importFile(drawing("windlass.svg"));
+    EXPECT_SOON(session().block() && !block().pieces.empty(), 5000);
+    EXPECT_TRUE(block().givenReversed);
+}
+
+} // namespace
+} // namespace up::test
