@@ -124,6 +124,7 @@ std::string_view pattern(quilt::Remark remark) {
     case Remark::imageLeftOut: return "{0} pictures were left out";
     case Remark::tooSmallLeftOut: return "{0} specks without area were left out";
     case Remark::absurdLeftOut: return "{0} shapes more than 20 m from the page were left out";
+    case Remark::tangledLeftOut: return "{0} shapes too tangled to be templates were left out";
     case Remark::missingLeftOut: return "{0} copies of shapes that are not in the file were left out";
     case Remark::endlessLeftOut: return "{0} parts nested without end were left out";
     case Remark::unknownLeftOut: return "{1} elements of the kind {0} were left out";

@@ -8,6 +8,7 @@
 
 #include <QMouseEvent>
 #include <QPainter>
+#include <QTimer>
 #include <algorithm>
 
 namespace up::app {
@@ -28,11 +29,13 @@ void writeOn(QPainter& painter, QPointF at, const QString& text, const QColor& c
 } // namespace
 
 SizePicture::SizePicture(const SizeQuestion& question, QWidget* parent)
-    : QWidget(parent), m_question(question) {
+    : QWidget(parent), m_question(question), m_still(new QTimer(this)) {
+    m_still->setSingleShot(true);
+    m_still->setInterval(120);
+    connect(m_still, &QTimer::timeout, this, [this] { update(); });
     shape::Box box;
     for (const auto& piece : question.block.pieces) {
         m_paths.push_back(pathOf(sheet::contoursOf(quilt::placed(piece))));
-        m_all.addPath(m_paths.back());
         if (!question.chosen || piece.id == question.chosen) box.take(boundsOf(quilt::placed(piece)));
     }
     m_from = {box.left, box.centre().y};
@@ -43,8 +46,13 @@ SizePicture::SizePicture(const SizeQuestion& question, QWidget* parent)
 }
 
 void SizePicture::show(bool wholeBlock, double factor) {
+    const bool moves = wholeBlock && m_whole && factor != m_factor;
     m_whole = wholeBlock;
     m_factor = factor;
+    if (moves)
+        m_still->start();
+    else
+        m_drawn = {};
     update();
 }
 
@@ -72,6 +80,39 @@ void SizePicture::paintEvent(QPaintEvent*) {
     painter.setRenderHint(QPainter::Antialiasing);
     const double w = m_question.block.width.mm(), h = m_question.block.height.mm();
     const QTransform map = toWidget();
+    const QRectF target = map.mapRect(QRectF(0, 0, w, h));
+    if (m_whole && m_still->isActive() && !m_drawn.isNull()) {
+        // While it moves, the last picture in the new size: it is drawn anew once it rests.
+        const double by = target.width() / m_drawnFactor;
+        const QSizeF size = QSizeF(m_drawn.size()) * by;
+        painter.drawPixmap(
+            QRectF(QPointF((width() - size.width()) / 2, (height() - size.height()) / 2), size), m_drawn,
+            m_drawn.rect());
+    } else if (m_whole) {
+        m_drawn = QPixmap(size());
+        m_drawn.fill(look::q(look::mat));
+        QPainter within(&m_drawn);
+        within.setRenderHint(QPainter::Antialiasing);
+        paintPieces(within, map);
+        m_drawnFactor = target.width();
+        painter.drawPixmap(0, 0, m_drawn);
+    } else {
+        paintPieces(painter, map);
+    }
+    if (m_whole && m_factor != 1) { // the old size behind the new
+        const QTransform old = QTransform::fromTranslate(-w / 2, -h / 2) *
+                               QTransform::fromScale(1 / m_factor, 1 / m_factor) *
+                               QTransform::fromTranslate(w / 2, h / 2) * map;
+        painter.setBrush(Qt::NoBrush);
+        painter.setPen(QPen(look::q(look::brassBright), 1.4, Qt::DashLine));
+        painter.drawRect(old.mapRect(QRectF(0, 0, w, h)));
+    }
+    paintThin(painter, map);
+    paintRuler(painter, map);
+}
+
+void SizePicture::paintPieces(QPainter& painter, const QTransform& map) const {
+    const double w = m_question.block.width.mm(), h = m_question.block.height.mm();
     painter.fillRect(map.mapRect(QRectF(0, 0, w, h)), look::q(look::panel));
     QPen pen(look::q(look::pencil), 1.2);
     painter.setPen(pen);
@@ -88,16 +129,6 @@ void SizePicture::paintEvent(QPaintEvent*) {
         painter.setBrush(chosen && !m_whole ? look::q(look::brassBright) : QColor(0xE9, 0xE4, 0xD2));
         painter.drawPath(own.map(m_paths[i]));
     }
-    if (m_whole && m_factor != 1) { // the old size behind the new
-        const QTransform old = QTransform::fromTranslate(-w / 2, -h / 2) *
-                               QTransform::fromScale(1 / m_factor, 1 / m_factor) *
-                               QTransform::fromTranslate(w / 2, h / 2) * map;
-        painter.setBrush(Qt::NoBrush);
-        painter.setPen(QPen(look::q(look::brassBright), 1.4, Qt::DashLine));
-        painter.drawRect(old.mapRect(QRectF(0, 0, w, h)));
-    }
-    paintThin(painter, map);
-    paintRuler(painter, map);
 }
 
 void SizePicture::paintThin(QPainter& painter, const QTransform& map) const {

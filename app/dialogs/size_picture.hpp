@@ -5,7 +5,10 @@
 #include "app/dialogs/sizing.hpp"
 
 #include <QPainterPath>
+#include <QPixmap>
 #include <QWidget>
+
+class QTimer;
 
 namespace up::app {
 
@@ -33,12 +36,15 @@ protected:
 
 private:
     [[nodiscard]] QTransform toWidget() const; ///< from mm of the block as it is now, at its new size
+    void paintPieces(QPainter& painter, const QTransform& map) const;
     void paintThin(QPainter& painter, const QTransform& map) const;
     void paintRuler(QPainter& painter, const QTransform& map) const;
 
     const SizeQuestion& m_question;
     std::vector<QPainterPath> m_paths; ///< mm
-    QPainterPath m_all;
+    QPixmap m_drawn; ///< the pieces as last drawn, shown enlarged or reduced while the scale is dragged
+    double m_drawnFactor = 0;
+    QTimer* m_still; ///< runs out when the scale has come to rest
     std::vector<std::vector<shape::Narrow>> m_thin;
     double m_factor = 1, m_thinFactor = 1;
     bool m_whole = true;

@@ -43,6 +43,7 @@ enum class Remark : std::uint8_t {
     imageLeftOut,     ///< {count}
     tooSmallLeftOut,  ///< {count}
     absurdLeftOut,    ///< {count}: more than 20 m from the page
+    tangledLeftOut,   ///< {count}: lines that cross themselves thousands of times
     missingLeftOut,   ///< {count}: copies of something that is not in the file
     endlessLeftOut,   ///< {count}: copies within copies, groups within groups, without end
     unknownLeftOut,   ///< {element, count}

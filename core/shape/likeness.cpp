@@ -77,7 +77,7 @@ std::vector<Candidate> candidates(const std::vector<Complex>& a, const std::vect
             across += to.imag() * a[i].real() - to.real() * a[i].imag();
         }
         all[shift] = {shift, std::atan2(across, along),
-                      (squares - 2 * std::hypot(along, across)) / static_cast<double>(n)};
+                      (squares - 2 * std::sqrt(along * along + across * across)) / static_cast<double>(n)};
     }
     std::vector<Candidate> best; // local minima
     for (std::size_t i = 0; i < n; ++i)
@@ -107,7 +107,8 @@ double distanceTo(Point p, Point a, Point b) {
     const Point edge = b - a, to = p - a;
     const double square = edge.x * edge.x + edge.y * edge.y;
     const double along = square > 0 ? std::clamp((to.x * edge.x + to.y * edge.y) / square, 0.0, 1.0) : 0;
-    return std::hypot(to.x - edge.x * along, to.y - edge.y * along);
+    const Point away = to - edge * along;
+    return std::sqrt(away.x * away.x + away.y * away.y);
 }
 
 /// From a point to that stretch of the outer edge which begins `window` points before point `at` and ends as
@@ -215,8 +216,11 @@ Profile::Profile(const Region& region) : m_region(region) {
     auto sampled = evenly(m_outer, samples);
     m_edge = std::move(sampled.points);
     m_segment = std::move(sampled.segment);
-    for (auto& p : m_edge)
+    for (auto& p : m_edge) {
         p = p - m_centre;
+        m_radii.push_back(std::sqrt(p.x * p.x + p.y * p.y));
+    }
+    std::sort(m_radii.begin(), m_radii.end());
     for (const Point p : m_outer)
         m_reach = std::max(m_reach, distance(p, m_centre));
 }
@@ -244,12 +248,27 @@ std::optional<Axis> mirrorAxis(const Profile& profile, double tolerance) {
     return best;
 }
 
+namespace {
+/// Points that come to lie on each other are as far from the centre: so are the sorted distances, but for
+/// where the points happen to be taken.
+bool radiiAgree(const Profile& a, const Profile& b, double tolerance) {
+    double squares = 0;
+    for (std::size_t i = 0; i < a.radii().size(); ++i) {
+        const double off = a.radii()[i] - b.radii()[i];
+        squares += off * off;
+    }
+    const double allowed = tolerance + b.step() / 10;
+    return squares <= allowed * allowed * static_cast<double>(a.radii().size());
+}
+} // namespace
+
 std::optional<Match> match(const Profile& a, const Profile& b, double tolerance) {
     if (a.isEmpty() || b.isEmpty()) return std::nullopt;
     const double around = perimeter(a.outer());
     if (std::abs(a.area() - b.area()) > tolerance * around) return std::nullopt;
     if (std::abs(a.reach() - b.reach()) > tolerance * 2) return std::nullopt;
-    if (a.region().rings.size() != b.region().rings.size()) return std::nullopt;
+    if (a.region().rings.size() != b.region().rings.size() || !radiiAgree(a, b, tolerance))
+        return std::nullopt;
     if (auto same = matchOneWay(a, b, false, tolerance)) return same;
     return matchOneWay(a, b, true, tolerance);
 }

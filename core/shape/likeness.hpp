@@ -26,6 +26,9 @@ public:
     [[nodiscard]] bool isEmpty() const { return m_edge.empty(); }
     [[nodiscard]] const std::vector<Point>& edge() const { return m_edge; } ///< relative to the centre
     [[nodiscard]] const Region& region() const { return m_region; }
+    /// Distances of the edge points from the centre, the smallest first: the same however the shape is
+    /// turned.
+    [[nodiscard]] const std::vector<double>& radii() const { return m_radii; }
     [[nodiscard]] const Ring& outer() const { return m_outer; }
     /// The edge of `outer` that point `i` of `edge` lies on.
     [[nodiscard]] std::size_t segmentOf(std::size_t i) const { return m_segment[i]; }
@@ -34,6 +37,7 @@ private:
     Region m_region;
     Ring m_outer;
     std::vector<Point> m_edge;
+    std::vector<double> m_radii;
     std::vector<std::size_t> m_segment;
     Point m_centre;
     double m_area = 0, m_reach = 0, m_step = 0;

@@ -8,6 +8,7 @@ namespace up::shape {
 namespace {
 
 constexpr double onTheLine = 1e-4; // mm
+constexpr std::size_t mostCrossings = 5000, mostPoints = 500'000;
 
 struct Candidate {
     const Contour* contour;
@@ -82,8 +83,13 @@ Sorted sortContours(const std::vector<Contour>& contours, Fill rule, double leas
         contour.closed = true;
     std::vector<Candidate> all;
     Rings rings;
+    Sorted out;
+    std::size_t points = 0;
     for (const auto& contour : closed) {
         Ring ring = flattened(contour, tolerance);
+        points += ring.size();
+        out.tangled = points > mostPoints;
+        if (out.tangled) return out;
         if (ring.size() < 3) continue;
         const double area = signedArea(ring);
         // A figure of eight has no signed area; what it covers is found when it is repaired.
@@ -92,8 +98,10 @@ Sorted sortContours(const std::vector<Contour>& contours, Fill rule, double leas
         const Box box = boundsOf(ring);
         all.push_back({&contour, std::move(ring), box, area});
     }
-    Sorted out;
-    out.crossing = firstCrossing(rings);
+    const auto crossings = crossingsOf(rings, mostCrossings);
+    out.tangled = crossings.tooMany;
+    if (out.tangled) return out;
+    out.crossing = crossings.first;
     out.repaired = out.crossing.has_value();
     out.outlines = out.repaired ? repair(rings, rule, leastArea) : nest(all, rule);
     std::stable_sort(out.outlines.begin(), out.outlines.end(), [](const Outline& a, const Outline& b) {

@@ -69,7 +69,10 @@ bool contains(const Ring& ring, Point p) {
     return inside;
 }
 
-std::optional<Point> firstCrossing(const Rings& rings) {
+Crossings crossingsOf(const Rings& rings, std::size_t most) {
+    constexpr std::size_t mostTries = 100'000'000; // about half a second
+    Crossings out;
+    std::size_t tries = 0;
     struct Edge {
         Point a, b;
         Box box;
@@ -85,12 +88,17 @@ std::optional<Point> firstCrossing(const Rings& rings) {
     std::vector<const Edge*> open; // edges that the sweep line is on
     for (const Edge& edge : edges) {
         std::erase_if(open, [&](const Edge* other) { return other->box.right < edge.box.left; });
-        for (const Edge* other : open)
-            if (edge.box.meets(other->box) && properlyCross(edge.a, edge.b, other->a, other->b))
-                return crossingOf(edge.a, edge.b, other->a, other->b);
+        tries += open.size();
+        for (const Edge* other : open) {
+            if (!edge.box.meets(other->box) || !properlyCross(edge.a, edge.b, other->a, other->b)) continue;
+            if (!out.first) out.first = crossingOf(edge.a, edge.b, other->a, other->b);
+            if (++out.count >= most) break;
+        }
+        out.tooMany = out.count >= most || tries > mostTries;
+        if (out.tooMany) return out;
         open.push_back(&edge);
     }
-    return std::nullopt;
+    return out;
 }
 
 double distanceTo(const Ring& ring, Point p) {

@@ -25,9 +25,18 @@ using Polyline = std::vector<Point>; ///< open
 /// Inside by the even-odd rule; points on the edge go either way.
 /// Source: crossing number, e.g. Haines, "Point in Polygon Strategies", Graphics Gems IV, 1994.
 [[nodiscard]] bool contains(const Ring& ring, Point p);
-/// Where an edge properly crosses another, of the same ring or of another one, if any does; edges that only
-/// touch do not. Method: a line swept across the page, each edge tried with those it has reached.
-[[nodiscard]] std::optional<Point> firstCrossing(const Rings& rings);
+struct Crossings {
+    std::size_t count = 0;        ///< up to what was asked for
+    std::optional<Point> first{}; ///< one of them
+    bool tooMany = false;         ///< `most` were found, or it took too long to look at all
+};
+/// Where edges properly cross, of the same ring or of different ones; edges that only touch do not. Looks
+/// until `most` are found. Method: a line swept across the page, each edge tried with those it has reached.
+[[nodiscard]] Crossings crossingsOf(const Rings& rings, std::size_t most);
+/// One crossing, if there is any.
+[[nodiscard]] inline std::optional<Point> firstCrossing(const Rings& rings) {
+    return crossingsOf(rings, 1).first;
+}
 /// Distance from `p` to the nearest edge of the ring, in mm.
 [[nodiscard]] double distanceTo(const Ring& ring, Point p);
 

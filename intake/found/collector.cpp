@@ -96,6 +96,7 @@ void Collector::addFilled(const Painted& painted, std::vector<Contour> closed, O
     if (closed.empty()) return;
     const auto rule = origin == Origin::fill ? painted.rule : shape::Fill::evenOdd;
     auto sorted = shape::sortContours(closed, rule, m_tolerance * m_tolerance, m_tolerance);
+    if (sorted.tangled) return leaveOut(Remark::tangledLeftOut);
     if (sorted.outlines.empty()) return leaveOut(Remark::tooSmallLeftOut);
     if (sorted.repaired)
         remark(Remark::crossingRepaired,

@@ -47,14 +47,18 @@ std::string nameAt(std::string_view text, std::size_t& at) {
     return std::string(text.substr(from, at - from));
 }
 
-bool hasWord(std::string_view list, std::string_view word) {
-    while (!list.empty()) {
-        list = trimmed(list);
+template<class Do> void eachWord(std::string_view list, Do act) {
+    while (!(list = trimmed(list)).empty()) {
         const auto end = std::min(list.find_first_of(" \t\r\n"), list.size());
-        if (list.substr(0, end) == word) return true;
+        act(list.substr(0, end));
         list.remove_prefix(end);
     }
-    return false;
+}
+
+bool hasWord(std::string_view list, std::string_view wanted) {
+    bool found = false;
+    eachWord(list, [&](std::string_view word) { found = found || word == wanted; });
+    return found;
 }
 
 } // namespace
@@ -108,6 +112,9 @@ void Stylesheet::add(std::string_view css) {
     }
     std::stable_sort(m_rules.begin(), m_rules.end(),
                      [](const Rule& a, const Rule& b) { return a.weight < b.weight; });
+    m_byKey.clear();
+    for (std::size_t i = 0; i < m_rules.size(); ++i)
+        m_byKey[keyOf(m_rules[i].chain.back())].push_back(i);
 }
 
 bool Stylesheet::parseSelector(std::string_view text, Rule& rule) {
@@ -166,20 +173,40 @@ bool Stylesheet::fits(const Simple& simple, const pugi::xml_node& node) {
            });
 }
 
-bool Stylesheet::fits(const std::vector<Simple>& chain, std::size_t upTo, const pugi::xml_node& node) {
-    if (!fits(chain[upTo], node)) return false;
+bool Stylesheet::fits(const std::vector<Simple>& chain, std::size_t upTo, const pugi::xml_node& node,
+                      int& budget) {
+    if (--budget < 0 || !fits(chain[upTo], node)) return false;
     if (upTo == 0) return true;
     const bool parentOnly = chain[upTo - 1].childOnly;
-    for (auto up = node.parent(); up.type() == pugi::node_element; up = up.parent()) {
-        if (fits(chain, upTo - 1, up)) return true;
+    for (auto up = node.parent(); up.type() == pugi::node_element && budget > 0; up = up.parent()) {
+        if (fits(chain, upTo - 1, up, budget)) return true;
         if (parentOnly) return false;
     }
     return false;
 }
 
+std::string Stylesheet::keyOf(const Simple& simple) {
+    if (!simple.id.empty()) return "#" + simple.id;
+    if (!simple.classes.empty()) return "." + simple.classes.front();
+    return simple.element.empty() ? "*" : simple.element;
+}
+
 void Stylesheet::apply(const pugi::xml_node& node, Properties& out) const {
-    for (const auto& rule : m_rules)
-        if (fits(rule.chain, rule.chain.size() - 1, node)) addDeclarations(rule.declarations, out);
+    std::vector<std::size_t> worth;
+    const auto look = [&](const std::string& key) {
+        if (const auto it = m_byKey.find(key); it != m_byKey.end())
+            worth.insert(worth.end(), it->second.begin(), it->second.end());
+    };
+    look("*");
+    look(std::string(localName(node)));
+    if (const auto id = node.attribute("id")) look(std::string("#") + id.value());
+    eachWord(node.attribute("class").value(), [&](std::string_view word) { look("." + std::string(word)); });
+    std::sort(worth.begin(), worth.end());
+    worth.erase(std::unique(worth.begin(), worth.end()), worth.end());
+    int budget = 20'000; // steps up the tree for one element: far more than any real sheet takes
+    for (const auto i : worth)
+        if (fits(m_rules[i].chain, m_rules[i].chain.size() - 1, node, budget))
+            addDeclarations(m_rules[i].declarations, out);
 }
 
 } // namespace up::intake

@@ -6,6 +6,7 @@
 #include <pugixml.hpp>
 #include <string>
 #include <string_view>
+#include <unordered_map>
 #include <vector>
 
 namespace up::intake {
@@ -43,8 +44,12 @@ private:
     };
     static bool parseSelector(std::string_view text, Rule& rule);
     static bool fits(const Simple& simple, const pugi::xml_node& node);
-    static bool fits(const std::vector<Simple>& chain, std::size_t upTo, const pugi::xml_node& node);
+    static bool fits(const std::vector<Simple>& chain, std::size_t upTo, const pugi::xml_node& node,
+                     int& budget);
+    /// What an element must have for a rule to be worth trying: "#id", ".class", an element's name or "*".
+    static std::string keyOf(const Simple& simple);
     std::vector<Rule> m_rules; ///< the stronger the later
+    std::unordered_map<std::string, std::vector<std::size_t>> m_byKey;
 };
 
 } // namespace up::intake
