@@ -38,8 +38,10 @@ SizePicture::SizePicture(const SizeQuestion& question, QWidget* parent)
         m_paths.push_back(pathOf(sheet::contoursOf(quilt::placed(piece))));
         if (!question.chosen || piece.id == question.chosen) box.take(boundsOf(quilt::placed(piece)));
     }
-    m_from = {box.left, box.centre().y};
-    m_to = {box.right, box.centre().y};
+    // Low down and within the block, where it hides least.
+    const double low = box.top + box.height() * 0.9;
+    m_from = {std::max(box.left, 0.0), low};
+    m_to = {std::min(box.right, question.block.width.mm()), low};
     m_thin.resize(m_paths.size());
     setMinimumSize(300, 300);
     setCursor(Qt::CrossCursor);

@@ -29,7 +29,7 @@ inline constexpr double mostDots = 80e6;
 /// Errors: Code::notPicture {file, reason}, tooManyDots {file, width × height}.
 [[nodiscard]] Result<Picture> decodePicture(const std::string& bytes, const std::string& file);
 
-/// Averaged down by a whole factor, or doubled with smooth steps (`by` = 0.5).
+/// Averaged down by a whole factor, or doubled with smooth steps.
 [[nodiscard]] Picture shrunk(const Picture& picture, int by);
 [[nodiscard]] Picture doubled(const Picture& picture);
 

@@ -119,10 +119,12 @@ std::shared_ptr<const Clip> clipFrom(const Document& document, const pugi::xml_n
     }
     setting.at = setting.at * transformIn(source.attribute("transform").value()).value_or(Transform{});
     setting.style = styleOf(document, source, {}, setting.viewport.diagonal());
-    if (!setting.style.clip.empty() && setting.uses < 20)
-        if (const auto further = document.referred(setting.style.clip); localName(further) == "clipPath")
-            setting.clip =
-                clipFrom(document, further, node, outer.uses < 19 ? setting : outer, tolerance, visited);
+    if (!setting.style.clip.empty() && setting.uses < deepestUse)
+        if (const auto further = document.referred(setting.style.clip); localName(further) == "clipPath") {
+            Setting around = outer; // not what stands in this clip's own units
+            around.uses = setting.uses;
+            setting.clip = clipFrom(document, further, node, around, tolerance, visited);
+        }
     Through through(isMask, tolerance);
     Walker(document, through, tolerance, visited).children(source, setting);
     return through.run();

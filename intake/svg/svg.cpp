@@ -3,6 +3,7 @@
 
 #include "intake/svg/walker.hpp"
 
+#include <algorithm>
 #include <cmath>
 
 namespace up::intake {
@@ -67,8 +68,10 @@ Result<quilt::Drawing> readSvg(const std::string& text, const std::string& file,
     if (setting.style.shown) Walker(document, page, collector.tolerance(), visited).children(root, setting);
     if (collector.isFull()) return failure(Code::tooLarge, {file, std::to_string(mostShapes) + " shapes"});
     auto drawing = collector.finish();
-    if (drawing.shapes.empty()) return failure(Code::emptyDrawing, {file});
-    return drawing;
+    if (!drawing.shapes.empty()) return drawing;
+    const bool tangled = std::any_of(drawing.warnings.begin(), drawing.warnings.end(),
+                                     [](const auto& w) { return w.remark == Remark::tangledLeftOut; });
+    return failure(tangled ? Code::crossing : Code::emptyDrawing, {file});
 }
 
 } // namespace up::intake

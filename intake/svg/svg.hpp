@@ -9,7 +9,9 @@ namespace up::intake {
 /// Reads shapes, text, `<use>` and nested pages with their transforms, style sheets, clip paths and masks, in
 /// painting order, at the page's physical size. What becomes a piece: see `Collector`.
 /// Shape:  one drawn shape per island; hidden things and definitions stay out. A gradient gives one colour.
-/// Errors: Code::cannotOpen, notSvg {file, reason}, emptyDrawing {file}, tooLarge {file, limit}. All else is
+/// Errors: Code::cannotOpen, notSvg {file, reason}, emptyDrawing {file}, crossing {file} when all in it is
+/// tangled,
+///         tooLarge {file, limit}. All else is
 /// a
 ///         warning.
 /// Source: W3C, "Scalable Vector Graphics (SVG) 2"; CSS 2.1 for style sheets.

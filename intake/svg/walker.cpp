@@ -16,7 +16,6 @@ using shape::Transform;
 namespace {
 
 constexpr int deepest = 200;                  // groups in groups
-constexpr int deepestUse = 20;                // copies of copies
 constexpr std::size_t mostElements = 500'000; // visited, copies counted each time
 
 /// Definitions, notes and movement: nothing of it is painted where it stands.

@@ -9,6 +9,9 @@
 
 namespace up::intake {
 
+/// Copies of copies, and clips of clips, go no deeper.
+inline constexpr int deepestUse = 20;
+
 /// What an element is read in.
 struct Setting {
     Style style;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // SVG as programs of all kinds export it. Expected areas by arithmetic; the rules from W3C, SVG 2 and
 // CSS 2.1.
+#include "core/base/random.hpp"
 #include "core/shape/region.hpp"
 #include "intake/svg/stylesheet.hpp"
 #include "intake/svg/svg.hpp"
@@ -252,6 +253,18 @@ TEST(SvgHugeNumbers, AreLeftOutAndSaid) {
         read("<rect " + square + "/><rect width='1e9' height='1e9'/><path d='M0 0L1e308 1e308L1e400 0Z'/>");
     EXPECT_EQ(d.shapes.size(), 1U);
     EXPECT_TRUE(remarked(d, Remark::absurdLeftOut));
+}
+
+TEST(SvgTangles, AreGivenUpAndSaid) {
+    Random random(9);
+    std::string scribble = "M0 0";
+    for (int i = 0; i < 20'000; ++i)
+        scribble += "L" + std::to_string(random.below(900)) + " " + std::to_string(random.below(900));
+    const std::string head = "<svg width='9in' height='9in'>", path = "<path d='" + scribble + "Z'/>";
+    EXPECT_EQ(readSvg(head + path + "</svg>", "tangle.svg").error().code, Code::crossing);
+    const auto rest = test::must(readSvg(head + path + "<rect " + square + "/></svg>", "tangle.svg"));
+    EXPECT_EQ(rest.shapes.size(), 1U);
+    EXPECT_TRUE(remarked(rest, Remark::tangledLeftOut));
 }
 
 TEST(SvgTouchingShapes, AreNoHolesInEachOther) {
