@@ -6,10 +6,15 @@
 #include "output/pdf/pdf.hpp"
 
 #include <QAbstractButton>
+#include <QAction>
 #include <QApplication>
 #include <QComboBox>
 #include <QCommandLineParser>
 #include <QDoubleSpinBox>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QSlider>
+#include <QSpinBox>
 #include <QStandardPaths>
 #include <QTimer>
 #include <cstdio>
@@ -36,6 +41,20 @@ QWidget& inFront(Window& window) {
     return dialog ? *dialog : window;
 }
 
+/// As a hand would use the control.
+void use(QWidget& front, const QString& name, const QString& value) {
+    if (auto* field = front.findChild<QDoubleSpinBox*>(name)) field->setValue(value.toDouble());
+    if (auto* field = front.findChild<QSpinBox*>(name)) field->setValue(value.toInt());
+    if (auto* slider = front.findChild<QSlider*>(name))
+        slider->setValue(value.toInt()), emit slider->sliderMoved(value.toInt());
+    if (auto* list = front.findChild<QListWidget*>(name)) list->setCurrentRow(value.toInt());
+    if (auto* field = front.findChild<QLineEdit*>(name)) field->setText(value), emit field->textEdited(value);
+    if (auto* box = front.findChild<QComboBox*>(name))
+        box->setCurrentText(value), emit box->activated(box->currentIndex());
+    if (auto* action = front.findChild<QAction*>(name)) action->trigger();
+    if (auto* button = front.findChild<QAbstractButton*>(name)) button->click();
+}
+
 /// Uses controls one after the other (fields are given as name=value), each in what the one before has
 /// opened; then `done`, then closes what is open. Written with timers, since a dialog keeps its opener
 /// waiting.
@@ -52,10 +71,7 @@ void pressAll(Window& window, QStringList names, bool awaitsDialog,
         pressAll(window, names.mid(1), false, done);
         auto& front = inFront(window);
         const auto [name, value] = std::pair(names.front().section('=', 0, 0), names.front().section('=', 1));
-        if (auto* field = front.findChild<QDoubleSpinBox*>(name)) field->setValue(value.toDouble());
-        if (auto* box = front.findChild<QComboBox*>(name))
-            box->setCurrentText(value), emit box->activated(box->currentIndex());
-        if (auto* button = front.findChild<QAbstractButton*>(name)) button->click();
+        use(front, name, value);
     });
 }
 

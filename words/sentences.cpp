@@ -69,6 +69,11 @@ std::string_view pattern(Code code) {
     case Code::crossing: return "The outline of {0} crosses itself. Mend it in your drawing program.";
     case Code::degenerate: return "The shape {0} has no area. Take it out of the drawing.";
     case Code::tooLarge: return "{0} is too large: the limit is {1}. Use a smaller file.";
+    case Code::measureOut: return "The {0} must be between {1} and {2}. Type another measure.";
+    case Code::noSuchShape: return "There is nothing to draw a {0} from. Choose another shape.";
+    case Code::noStraightEdge:
+        return "“{0}” has no straight edge to join it on. Draw the half with a straight edge on its fold.";
+    case Code::lineMisses: return "The line does not cross “{0}”. Move it onto the piece.";
     case Code::notYet: return "“{0}” cannot be {1} yet.";
     case Code::alreadyTraced:
         return "Pieces of block “{0}” are on their web already. Choose the web before tracing.";
@@ -98,6 +103,18 @@ std::string_view pattern(check::Kind kind) {
     case Kind::thin: return "Piece {0} narrows to {1}; to cut and stitch it needs {2}.";
     case Kind::oneHand:
         return "Pieces {1} and {0} look like a pair but are the same way round. One should be mirrored.";
+    case Kind::readsBackwards:
+        return "Letter {0} reads backwards from the front. Mirror it, or it will be fused backwards.";
+    case Kind::reversedTwice:
+        return "Block {0} is marked as come reversed, but its letters read the right way: it would be "
+               "reversed twice.";
+    case Kind::cameReversed:
+        return "The letters of block {0} read backwards: the drawing came reversed and must not be reversed "
+               "again.";
+    case Kind::dottedShows:
+        return "{1} of the dotted edge of piece {0} shows: nothing lies over it. Move what should cover it, "
+               "or "
+               "make that edge a cut line.";
     case Kind::noPieces: return "Block {0} has no pieces yet. Import a drawing.";
     }
     return "";
@@ -195,6 +212,7 @@ std::string fixWords(check::Fix fix) {
     case check::Fix::moveInside: return "Move it inside";
     case check::Fix::markRunsOff: return "Let it run off";
     case check::Fix::mirror: return "Mirror it";
+    case check::Fix::otherSide: return "Change the side";
     }
     return "";
 }

@@ -1,9 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/asker.hpp"
 
+#include "app/dialogs/arrange_dialog.hpp"
+#include "app/dialogs/edge_dialog.hpp"
 #include "app/dialogs/import_dialog.hpp"
+#include "app/dialogs/shape_dialog.hpp"
 #include "app/dialogs/size_dialog.hpp"
+#include "app/dialogs/turn_dialog.hpp"
 #include "app/dialogs/web_dialog.hpp"
+#include "app/dialogs/which_dialog.hpp"
 
 #include <QColorDialog>
 #include <QFileDialog>
@@ -65,6 +70,30 @@ std::optional<SizeAnswer> DialogAsker::size(const SizeQuestion& question) {
 std::optional<ImportAnswer> DialogAsker::import(ImportQuestion question) {
     ImportDialog dialog(std::move(question), m_parent);
     return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<ShapeAnswer> DialogAsker::shape(const ShapeQuestion& question) {
+    ShapeDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<edit::Arrangement> DialogAsker::arrange(const ArrangeQuestion& question) {
+    ArrangeDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<std::vector<shape::Contour>> DialogAsker::edges(const EdgeQuestion& question) {
+    EdgeDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<plan::Candidate> DialogAsker::which(const quilt::Quilt& quilt, BlockId block) {
+    WhichDialog dialog(quilt, block, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+void DialogAsker::showTurning(const quilt::Quilt& quilt, BlockId block, PieceId piece) {
+    TurnDialog(quilt, block, piece, m_parent).exec();
 }
 
 bool DialogAsker::yes(const QString& title, const QString& question, const QString& yesWords) {

@@ -2,8 +2,13 @@
 // Every question the program asks, behind one interface, so that tests can answer.
 #pragma once
 
+#include "app/dialogs/arranging.hpp"
+#include "app/dialogs/edging.hpp"
 #include "app/dialogs/importing.hpp"
+#include "app/dialogs/shaping.hpp"
 #include "app/dialogs/sizing.hpp"
+
+#include "core/plan/which_plan.hpp"
 
 #include <QColor>
 #include <QString>
@@ -32,6 +37,11 @@ public:
     virtual std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) = 0;
     virtual std::optional<SizeAnswer> size(const SizeQuestion& question) = 0;
     virtual std::optional<ImportAnswer> import(ImportQuestion question) = 0;
+    virtual std::optional<ShapeAnswer> shape(const ShapeQuestion& question) = 0;
+    virtual std::optional<edit::Arrangement> arrange(const ArrangeQuestion& question) = 0;
+    virtual std::optional<std::vector<shape::Contour>> edges(const EdgeQuestion& question) = 0;
+    virtual std::optional<plan::Candidate> which(const quilt::Quilt& quilt, BlockId block) = 0;
+    virtual void showTurning(const quilt::Quilt& quilt, BlockId block, PieceId piece) = 0;
     virtual bool yes(const QString& title, const QString& question, const QString& yesWords) = 0;
     virtual void tell(const QString& sentence) = 0;
 };
@@ -51,6 +61,11 @@ public:
     std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) override;
     std::optional<SizeAnswer> size(const SizeQuestion& question) override;
     std::optional<ImportAnswer> import(ImportQuestion question) override;
+    std::optional<ShapeAnswer> shape(const ShapeQuestion& question) override;
+    std::optional<edit::Arrangement> arrange(const ArrangeQuestion& question) override;
+    std::optional<std::vector<shape::Contour>> edges(const EdgeQuestion& question) override;
+    std::optional<plan::Candidate> which(const quilt::Quilt& quilt, BlockId block) override;
+    void showTurning(const quilt::Quilt& quilt, BlockId block, PieceId piece) override;
     bool yes(const QString& title, const QString& question, const QString& yesWords) override;
     void tell(const QString& sentence) override;
 

@@ -43,7 +43,7 @@ QString roleWords(const quilt::DrawnShape& drawn, Role role) {
 ImportDialog::ImportDialog(ImportQuestion question, QWidget* parent)
     : QDialog(parent), m_question(std::move(question)),
       m_picture(named(new ImportPicture(this), "import.picture")), m_notes(new QLabel(this)),
-      m_size(new QLabel(this)) {
+      m_size(new QLabel(this)), m_side(named(new QLabel(this), "import.side")) {
     setWindowTitle("Import " + m_question.file);
     auto* row = new QHBoxLayout(this);
     row->addWidget(m_picture, 1);
@@ -146,6 +146,12 @@ void ImportDialog::buildPlacing(QVBoxLayout& column) {
     column.addWidget(m_fit);
     column.addWidget(m_size);
     column.addWidget(m_reversed);
+    m_side->setWordWrap(true);
+    column.addWidget(m_side);
+    connect(m_reversed, &QCheckBox::clicked, this, [this] {
+        m_sideChosen = true;
+        tellSide();
+    });
     connect(m_fit, &QComboBox::activated, this, &ImportDialog::tell);
 }
 
@@ -182,6 +188,40 @@ void ImportDialog::present(const Result<quilt::Drawing>& drawing) {
     m_notes->setText(notes.join("\n"));
     m_fit->setCurrentIndex(static_cast<int>(edit::usualFit(m_drawing, m_question.width, m_question.height)));
     tell();
+    askLetters();
+}
+
+void ImportDialog::askLetters() {
+    tellSide();
+    if (!m_question.letters || m_drawing.shapes.empty()) return;
+    const int asked = m_reading;
+    aside(
+        this,
+        [letters = m_question.letters, settings = m_settings, drawing = m_drawing] {
+            return letters(settings, drawing);
+        },
+        [this, asked](quilt::Reading reading) {
+            if (asked != m_reading) return;
+            m_drawing.letters = reading;
+            if (reading != quilt::Reading::unknown && !m_sideChosen)
+                m_reversed->setChecked(reading == quilt::Reading::mirrored);
+            tellSide();
+        });
+}
+
+void ImportDialog::tellSide() {
+    const bool backwards = m_drawing.letters == quilt::Reading::mirrored;
+    const bool known = m_drawing.letters != quilt::Reading::unknown;
+    const bool doubtful = known && backwards != m_reversed->isChecked();
+    QString words = !known      ? ""
+                    : backwards ? "Its letters read backwards: it came reversed."
+                                : "Its letters read the right way: it is drawn as seen.";
+    if (doubtful)
+        words +=
+            backwards ? " Unticked, it would be fused backwards." : " Ticked, it would be reversed twice.";
+    m_side->setText(words);
+    m_side->setStyleSheet("color: " + look::q(doubtful ? look::rust : look::moss).name());
+    m_side->setVisible(known);
 }
 
 void ImportDialog::fillList() {

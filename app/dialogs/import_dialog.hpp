@@ -30,6 +30,10 @@ private:
     void buildPlacing(QVBoxLayout& column);
     void present(const Result<quilt::Drawing>& drawing);
     void readAgain();
+    /// Finds out, aside, which way round the letters read.
+    void askLetters();
+    /// What the letters say, and whether the answer goes with it.
+    void tellSide();
     void fillList();
     void chooseRole(int shape, edit::Role role);
     void tell();
@@ -47,7 +51,8 @@ private:
     QCheckBox *m_borders, *m_reversed;
     QListWidget* m_list;
     QComboBox *m_role, *m_fit;
-    QLabel *m_notes, *m_size;
+    QLabel *m_notes, *m_size, *m_side;
+    bool m_sideChosen = false; ///< by hand: the letters change it no more
     QPushButton* m_add;
 };
 

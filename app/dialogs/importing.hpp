@@ -26,6 +26,8 @@ struct ImportQuestion {
     Result<quilt::Drawing> drawing;
     /// Reads again in another way; called aside.
     std::function<Result<quilt::Drawing>(const ReadSettings&)> read;
+    /// Which way round its letters read; called aside, may take seconds.
+    std::function<quilt::Reading(const ReadSettings&, const quilt::Drawing&)> letters{};
 };
 
 struct ImportAnswer {

@@ -10,6 +10,10 @@ edit::Edited fixed(const quilt::Quilt& quilt, const check::Finding& finding) {
     case check::Fix::none: return quilt;
     case check::Fix::markRunsOff: return edit::setRunsOff(quilt, finding.block, finding.piece, true);
     case check::Fix::mirror: return edit::mirrorPiece(quilt, finding.block, finding.piece);
+    case check::Fix::otherSide: {
+        const auto* block = find(quilt.blocks, finding.block);
+        return edit::setGivenReversed(quilt, finding.block, block && !block->givenReversed);
+    }
     case check::Fix::moveInside: break;
     }
     const auto* block = find(quilt.blocks, finding.block);

@@ -259,12 +259,15 @@ struct FirstLook {
     Result<quilt::Drawing> drawing;
 };
 
+intake::ReadOptions optionsFor(const ReadSettings& settings) {
+    intake::Options shapes;
+    shapes.borders = settings.borders;
+    return {settings.page, settings.dpi, shapes};
+}
+
 Result<quilt::Drawing> readAs(const std::string& file, const ReadSettings& settings) {
-    return store::readFile(file).and_then([&](const std::string& bytes) {
-        intake::Options shapes;
-        shapes.borders = settings.borders;
-        return intake::readDrawing(bytes, file, {settings.page, settings.dpi, shapes});
-    });
+    return store::readFile(file).and_then(
+        [&](const std::string& bytes) { return intake::readDrawing(bytes, file, optionsFor(settings)); });
 }
 
 FirstLook lookAt(const std::string& file) {
@@ -291,7 +294,12 @@ void Commands::importFile(const QString& path) {
             const auto answer = m_asker.import(
                 {QFileInfo(path).fileName(), m_session.quilt().units, block ? block->width : side,
                  block ? block->height : side, found.pages, found.isScan, block && block->givenReversed,
-                 found.drawing, [file](const ReadSettings& settings) { return readAs(file, settings); }});
+                 found.drawing, [file](const ReadSettings& settings) { return readAs(file, settings); },
+                 [file](const ReadSettings& settings, const quilt::Drawing& drawing) {
+                     const auto bytes = store::readFile(file);
+                     return bytes ? intake::lettersOf(*bytes, file, optionsFor(settings), drawing)
+                                  : quilt::Reading::unknown;
+                 }});
             if (answer) addDrawing(path, *answer);
         });
 }

@@ -17,6 +17,7 @@ namespace up::app {
 Menus::Menus(Window& window) : QObject(&window), m_window(window) {
     buildFile();
     buildEdit();
+    buildPiece();
     buildView();
     buildKeys();
     connect(&window.m_session, &Session::changed, this, &Menus::refresh);
@@ -87,6 +88,20 @@ void Menus::buildEdit() {
             "measures");
     });
     m_metric->setCheckable(true);
+}
+
+void Menus::buildPiece() {
+    auto* menu = m_window.menuBar()->addMenu("&Piece");
+    auto& shapes = m_window.m_shapes;
+    add(menu, "piece.shape", "&Add a shape…", QKeySequence("Ctrl+Shift+N"), [&] { shapes.addShape(); });
+    add(menu, "piece.measures", "Its &measures…", QKeySequence("Ctrl+M"), [&] { shapes.changeMeasures(); });
+    add(menu, "piece.arrange", "&Copies, cuts and halves…", QKeySequence("Ctrl+D"),
+        [&] { shapes.arrange(); });
+    add(menu, "piece.mirror", "M&irror", QKeySequence("Ctrl+Shift+M"), [&] { shapes.mirror(); });
+    add(menu, "piece.edges", "&Dotted edges…", QKeySequence("Ctrl+E"), [&] { shapes.setEdges(); });
+    menu->addSeparator();
+    add(menu, "piece.which", "&Which piece is this?…", QKeySequence("Ctrl+F"), [&] { shapes.findPiece(); });
+    add(menu, "piece.turning", "Why it is &traced mirrored…", {}, [&] { shapes.showTurning(); });
 }
 
 void Menus::buildView() {

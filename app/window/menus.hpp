@@ -22,6 +22,7 @@ private:
                  std::function<void()> act);
     void buildFile();
     void buildEdit();
+    void buildPiece();
     void buildView();
     void buildKeys();
     void refresh();

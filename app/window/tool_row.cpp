@@ -15,8 +15,9 @@
 
 namespace up::app {
 
-ToolRow::ToolRow(Session& session, LayoutJob& layout, Commands& commands, QWidget* parent)
-    : QWidget(parent), m_session(session), m_layout(layout), m_commands(commands) {
+ToolRow::ToolRow(Session& session, LayoutJob& layout, Commands& commands, ShapeCommands& shapes,
+                 QWidget* parent)
+    : QWidget(parent), m_session(session), m_layout(layout), m_commands(commands), m_shapes(shapes) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     auto* fresh = on({View::landing}, named(new QPushButton("New block…", this), "block.new"));
@@ -39,17 +40,23 @@ template<class Widget> Widget* ToolRow::on(std::initializer_list<View> views, Wi
 
 void ToolRow::buildDraw(QHBoxLayout& row) {
     auto* import = on({View::draw}, named(new QPushButton("Import…", this), "draw.import"));
+    auto* shape = on({View::draw}, named(new QPushButton("Shape…", this), "draw.shape"));
+    auto* arrange = on({View::draw}, named(new QPushButton("Copies…", this), "draw.arrange"));
+    connect(shape, &QPushButton::clicked, this, [this] { m_shapes.addShape(); });
+    connect(arrange, &QPushButton::clicked, this, [this] { m_shapes.arrange(); });
     auto* sizeName = on({View::draw}, new QLabel("Finished", this));
     m_size = on({View::draw}, named(new QLineEdit(this), "draw.size"));
+    m_size->setMinimumWidth(64);
     m_size->setMaximumWidth(110);
     auto* sizes = on({View::draw}, named(new QPushButton("Sizes…", this), "draw.sizes"));
     m_reversed = on({View::draw}, named(new QCheckBox("Came reversed", this), "draw.reversed"));
-    m_templates = on({View::draw}, named(new QPushButton("Every template", this), "draw.templates"));
+    m_templates = on({View::draw}, named(new QPushButton("Templates", this), "draw.templates"));
     m_templates->setCheckable(true);
-    m_templates->setMinimumWidth(140); // bold when checked
-    for (QWidget* part : {static_cast<QWidget*>(import), static_cast<QWidget*>(sizeName),
-                          static_cast<QWidget*>(m_size), static_cast<QWidget*>(sizes),
-                          static_cast<QWidget*>(m_reversed), static_cast<QWidget*>(m_templates)})
+    m_templates->setMinimumWidth(108); // bold when checked
+    for (QWidget* part :
+         {static_cast<QWidget*>(import), static_cast<QWidget*>(shape), static_cast<QWidget*>(arrange),
+          static_cast<QWidget*>(sizeName), static_cast<QWidget*>(m_size), static_cast<QWidget*>(sizes),
+          static_cast<QWidget*>(m_reversed), static_cast<QWidget*>(m_templates)})
         row.addWidget(part);
     connect(import, &QPushButton::clicked, this, [this] { m_commands.importDrawing(); });
     connect(sizes, &QPushButton::clicked, this, [this] { m_commands.askSize(); });
@@ -66,6 +73,8 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
     m_layOut = on({View::trace}, named(new QPushButton(this), "trace.layout"));
     auto* pages = on({View::trace}, named(new QPushButton("Tracing pages…", this), "trace.pages"));
     auto* cut = on({View::cut}, named(new QPushButton("Cut file…", this), "cut.file"));
+    auto* which = on({View::cut}, named(new QPushButton("Which piece is this?…", this), "cut.which"));
+    connect(which, &QPushButton::clicked, this, [this] { m_shapes.findPiece(); });
     auto* about = on({View::trace}, named(new QPushButton("About it…", this), "trace.editWeb"));
     connect(about, &QPushButton::clicked, this, [this] { m_commands.editWeb(); });
     row.addWidget(m_web);
@@ -73,6 +82,7 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
     row.addWidget(m_layOut);
     row.addWidget(pages);
     row.addWidget(cut);
+    row.addWidget(which);
     connect(m_web, &QComboBox::activated, this, [this](int i) {
         m_session.apply(
             edit::setWeb(m_session.quilt(), m_session.blockId(), WebId{m_web->itemData(i).toUInt()}),

@@ -5,6 +5,7 @@
 #include "app/session/layout_job.hpp"
 #include "app/session/session.hpp"
 #include "app/window/commands.hpp"
+#include "app/window/shape_commands.hpp"
 
 #include <QWidget>
 
@@ -19,7 +20,8 @@ namespace up::app {
 class ToolRow : public QWidget {
     Q_OBJECT
 public:
-    ToolRow(Session& session, LayoutJob& layout, Commands& commands, QWidget* parent = nullptr);
+    ToolRow(Session& session, LayoutJob& layout, Commands& commands, ShapeCommands& shapes,
+            QWidget* parent = nullptr);
     /// "letter" or "a4", for printed sheets.
     [[nodiscard]] bool wantsA4() const;
 
@@ -36,6 +38,7 @@ private:
     Session& m_session;
     LayoutJob& m_layout;
     Commands& m_commands;
+    ShapeCommands& m_shapes;
     std::vector<std::pair<QWidget*, std::vector<View>>> m_shown;
     QComboBox *m_web = nullptr, *m_paper = nullptr, *m_background = nullptr, *m_thread = nullptr;
     QLineEdit* m_size = nullptr;

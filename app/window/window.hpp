@@ -7,6 +7,7 @@
 #include "app/session/layout_job.hpp"
 #include "app/window/commands.hpp"
 #include "app/window/files.hpp"
+#include "app/window/shape_commands.hpp"
 
 #include <QMainWindow>
 
@@ -38,6 +39,7 @@ public:
     [[nodiscard]] Session& session() { return m_session; }
     [[nodiscard]] Files& files() { return m_files; }
     [[nodiscard]] Commands& commands() { return m_commands; }
+    [[nodiscard]] ShapeCommands& shapeCommands() { return m_shapes; }
     [[nodiscard]] LayoutJob& layoutJob() { return m_layout; }
     [[nodiscard]] Checker& checker() { return m_checker; }
     [[nodiscard]] Autosave& autosave() { return m_autosave; }
@@ -68,6 +70,7 @@ private:
     Checker m_checker;
     LayoutJob m_layout;
     Commands m_commands;
+    ShapeCommands m_shapes;
     Files m_files;
     Autosave m_autosave;
     Mat* m_mat = nullptr;

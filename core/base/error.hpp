@@ -41,9 +41,13 @@ enum class Code : std::uint8_t {
     emptyDrawing,    ///< {file}
     unreadableShape, ///< {shape, why}
     // shapes
-    crossing,   ///< {shape}
-    degenerate, ///< {shape}
-    tooLarge,   ///< {what, limit}
+    crossing,       ///< {shape}
+    degenerate,     ///< {shape}
+    tooLarge,       ///< {what, limit}
+    measureOut,     ///< {which, least, most}: of a built-in shape
+    noSuchShape,    ///< {what}
+    noStraightEdge, ///< {piece}
+    lineMisses,     ///< {piece}
     // work
     notYet,        ///< {piece, step wanted, step that comes first}
     alreadyTraced, ///< {block}

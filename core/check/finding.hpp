@@ -25,11 +25,15 @@ enum class Kind : std::uint8_t {
     laidOutOfOrder,  ///< something further on than what lies beneath it: {upper, lower, step}
     thin,            ///< a part too thin to cut and stitch: {piece, its width, width needed}
     oneHand,         ///< looks like one of a pair, but is the same way round as the other: {piece, other}
+    readsBackwards,  ///< a letter reads backwards from the front: {piece}
+    reversedTwice,   ///< taken for one that came reversed, but its letters read as seen: {block}
+    cameReversed,    ///< its letters read backwards, but it is taken as seen: {block}
+    dottedShows,     ///< a dotted edge that nothing covers: {piece, how much of it}
     noPieces,        ///< {}
 };
 
 /// What *Fix* would do, by name; the binder in `plan` does it.
-enum class Fix : std::uint8_t { none, moveInside, markRunsOff, mirror };
+enum class Fix : std::uint8_t { none, moveInside, markRunsOff, mirror, otherSide };
 
 struct Finding {
     Kind kind;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/edit/change.hpp"
 #include "core/measure/say.hpp"
+#include "core/pattern/pattern.hpp"
 
 #include <algorithm>
 
@@ -34,12 +35,19 @@ void beginAgain(Block& block) {
 
 } // namespace
 
-void remap(Piece& piece, const Transform& by) {
-    piece.outline = transformed(*piece.outline, by);
+void remap(Piece& piece, const Transform& by, bool keepWidths) {
+    const bool wasMade = piece.recipe && keepWidths && pattern::hasWidth(*piece.recipe);
+    if (piece.recipe) piece.recipe = pattern::remapped(*piece.recipe, by, keepWidths);
+    const auto remade = wasMade ? pattern::outlineOf(*piece.recipe) : failure(Code::noSuchShape);
+    piece.outline = remade ? *remade : transformed(*piece.outline, by);
     std::vector<shape::Contour> marks;
     for (const auto& mark : *piece.marks)
         marks.push_back(transformed(mark, by));
     piece.marks = std::move(marks);
+    std::vector<shape::Contour> dotted;
+    for (const auto& stretch : *piece.dotted)
+        dotted.push_back(transformed(stretch, by));
+    piece.dotted = std::move(dotted);
 }
 
 Edited renameQuilt(const Quilt& quilt, std::string name) {
@@ -78,7 +86,7 @@ Edited renameBlock(const Quilt& quilt, BlockId id, std::string name) {
     return changeBlock(quilt, id, [&](Quilt&, Block& block) { block.name = std::move(name); });
 }
 
-Edited resizeBlock(const Quilt& quilt, BlockId id, Length width, Length height) {
+Edited resizeBlock(const Quilt& quilt, BlockId id, Length width, Length height, bool keepWidths) {
     if (auto ok = sane(width, height, quilt.units); !ok) return tl::unexpected(ok.error());
     return changeBlock(quilt, id, [&](Quilt&, Block& block) {
         if (block.width == width && block.height == height) return;
@@ -87,7 +95,7 @@ Edited resizeBlock(const Quilt& quilt, BlockId id, Length width, Length height) 
                                                 (height.mm() - block.height.mm() * by) / 2) *
                               Transform::scale(by, by);
         for (auto& piece : block.pieces) {
-            remap(piece, map);
+            remap(piece, map, keepWidths);
             piece.place.right = scaled(piece.place.right, by);
             piece.place.down = scaled(piece.place.down, by);
         }

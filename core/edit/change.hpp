@@ -9,8 +9,11 @@ namespace up::edit {
 /// Adds to the log; the old log stays with the old quilt.
 void note(Quilt& quilt, quilt::LogEntry entry);
 
-/// Maps the outline and the marks.
-void remap(quilt::Piece& piece, const shape::Transform& by);
+/// Maps the outline, the marks and the recipe. `keepWidths`: a built-in stem is as wide afterwards as before.
+void remap(quilt::Piece& piece, const shape::Transform& by, bool keepWidths = false);
+
+/// The template is another one: what was traced of it no longer fits.
+void beginAgain(quilt::Block& block, quilt::Piece& piece);
 
 template<class Change> [[nodiscard]] Edited changeBlock(const Quilt& quilt, BlockId id, Change change) {
     Quilt out = quilt;

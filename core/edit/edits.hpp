@@ -26,9 +26,10 @@ inline constexpr Length mostSide = Length::ofInches(120, 1);
 [[nodiscard]] Edited removeBlock(const Quilt& quilt, BlockId block);
 [[nodiscard]] Edited renameBlock(const Quilt& quilt, BlockId block, std::string name);
 /// Scales outlines, marks and placements with the block; a side ratio that differs keeps the shapes'
-/// proportions and centres them. What was traced no longer fits: all pieces go back to be traced. Errors:
-/// Code::absurdSize.
-[[nodiscard]] Edited resizeBlock(const Quilt& quilt, BlockId block, Length width, Length height);
+/// proportions and centres them; `keepWidths`: built-in stems, strips and rings keep how wide they are. What
+/// was traced no longer fits: all pieces go back to be traced. Errors: Code::absurdSize.
+[[nodiscard]] Edited resizeBlock(const Quilt& quilt, BlockId block, Length width, Length height,
+                                 bool keepWidths = false);
 /// Mirrors the whole drawing when the answer changes, so that outlines are always kept as seen; pieces traced
 /// the wrong way go back to be traced.
 [[nodiscard]] Edited setGivenReversed(const Quilt& quilt, BlockId block, bool reversed);
@@ -84,7 +85,8 @@ struct ImportOptions {
 /// To `factor` times its size about its own middle; goes back to be traced. Errors: as movePiece;
 /// Code::absurdSize when it would be smaller than `leastPiece` or larger than `mostSide`.
 inline constexpr Length leastPiece = Length::ofInches(1, 16);
-[[nodiscard]] Edited scalePiece(const Quilt& quilt, BlockId block, PieceId piece, double factor);
+[[nodiscard]] Edited scalePiece(const Quilt& quilt, BlockId block, PieceId piece, double factor,
+                                bool keepWidths = false);
 
 // --- fabrics
 [[nodiscard]] Edited renameFabric(const Quilt& quilt, FabricId fabric, std::string name);

@@ -2,6 +2,7 @@
 // From a drawing to pieces: size, side, fabrics, names.
 #include "core/edit/change.hpp"
 
+#include "core/pattern/pattern.hpp"
 #include "core/shape/region.hpp"
 
 #include <algorithm>
@@ -83,6 +84,11 @@ Piece pieceFrom(Quilt& quilt, const Block& block, const quilt::DrawnShape& drawn
     for (const auto& mark : drawn.marks)
         marks.push_back(transformed(mark, map));
     piece.marks = std::move(marks);
+    std::vector<shape::Contour> dotted;
+    for (const auto& stretch : drawn.dotted)
+        dotted.push_back(transformed(stretch, map));
+    piece.dotted = std::move(dotted);
+    if (drawn.recipe) piece.recipe = pattern::remapped(*drawn.recipe, map);
     piece.fabric = fabricOf(quilt, drawn.fill);
     piece.thread = threadFor(quilt, piece.fabric);
     const auto box = boundsOf(*piece.outline);
@@ -135,6 +141,7 @@ Edited addDrawing(const Quilt& quilt, BlockId id, const quilt::Drawing& drawing,
     return changeBlock(quilt, id, [&](Quilt& out, Block& block) {
         const auto map = pageToBlock(drawing, block, options);
         block.givenReversed = options.givenReversed;
+        if (drawing.letters != quilt::Reading::unknown) block.letters = drawing.letters;
         for (const auto& drawn : drawing.shapes)
             block.pieces.push_back(pieceFrom(out, block, drawn, map));
         note(out, {time, id, {}, "imported", std::to_string(drawing.shapes.size())});

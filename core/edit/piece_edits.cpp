@@ -25,6 +25,12 @@ void giveUpPlace(Block& block, PieceId id) {
 }
 } // namespace
 
+void beginAgain(Block& block, Piece& piece) {
+    piece.work = {quilt::Step::toTrace, false, piece.work.remade};
+    block.trimmed = false;
+    giveUpPlace(block, piece.id);
+}
+
 Edited setFabric(const Quilt& quilt, BlockId block, PieceId id, FabricId fabric) {
     if (!find(quilt.fabrics, fabric)) return failure(Code::noSuchFabric, {std::to_string(fabric.value)});
     return changePiece(quilt, block, id, [&](Block& owner, Piece& piece) {
@@ -93,8 +99,7 @@ template<class Change> Edited changeOutline(const Quilt& quilt, BlockId block, P
     if (known && known->work.step >= quilt::Step::fused) return failure(Code::alreadyFused, {known->name});
     return changePiece(quilt, block, id, [&](Block& changed, Piece& piece) {
         change(piece);
-        piece.work = {quilt::Step::toTrace, false, piece.work.remade};
-        giveUpPlace(changed, id);
+        beginAgain(changed, piece);
     });
 }
 } // namespace
@@ -106,7 +111,7 @@ Edited mirrorPiece(const Quilt& quilt, BlockId block, PieceId id) {
     });
 }
 
-Edited scalePiece(const Quilt& quilt, BlockId block, PieceId id, double factor) {
+Edited scalePiece(const Quilt& quilt, BlockId block, PieceId id, double factor, bool keepWidths) {
     const auto* owner = find(quilt.blocks, block);
     const auto* known = owner ? find(owner->pieces, id) : nullptr;
     if (known) {
@@ -119,8 +124,10 @@ Edited scalePiece(const Quilt& quilt, BlockId block, PieceId id, double factor) 
     }
     return changeOutline(quilt, block, id, [&](Piece& piece) {
         const auto middle = boundsOf(*piece.outline).centre();
-        remap(piece, shape::Transform::moveBy(middle.x, middle.y) * shape::Transform::scale(factor, factor) *
-                         shape::Transform::moveBy(-middle.x, -middle.y));
+        remap(piece,
+              shape::Transform::moveBy(middle.x, middle.y) * shape::Transform::scale(factor, factor) *
+                  shape::Transform::moveBy(-middle.x, -middle.y),
+              keepWidths);
     });
 }
 

@@ -12,6 +12,9 @@ class Angle {
 public:
     constexpr Angle() = default;
     [[nodiscard]] static constexpr Angle ofDegrees(double degrees) { return Angle(degrees); }
+    [[nodiscard]] static constexpr Angle ofRadians(double radians) {
+        return Angle(radians * 180.0 / std::numbers::pi);
+    }
     [[nodiscard]] constexpr double degrees() const { return m_degrees; }
     [[nodiscard]] constexpr double radians() const { return m_degrees * std::numbers::pi / 180.0; }
     /// The same direction in [0, 360).

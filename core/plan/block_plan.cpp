@@ -25,6 +25,14 @@ BlockPlan planBlock(const quilt::Block& block) {
     return plan;
 }
 
+shape::Region alongDotted(const quilt::Piece& piece) {
+    constexpr double reach = 1.6; // mm, both sides: a dotted line is drawn a little beside the edge
+    std::vector<shape::Region> bands;
+    for (const auto& stretch : *piece.dotted)
+        bands.push_back(shape::band(flattened(transformed(stretch, placing(piece))), false, 2 * reach));
+    return shape::unite(bands);
+}
+
 int numberOf(const quilt::Block& block, PieceId piece) {
     for (std::size_t i = 0; i < block.pieces.size(); ++i)
         if (block.pieces[i].id == piece) return static_cast<int>(i) + 1;

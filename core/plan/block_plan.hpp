@@ -22,6 +22,10 @@ struct BlockPlan {
 
 [[nodiscard]] BlockPlan planBlock(const quilt::Block& block);
 
+/// What lies within a stitch's width of the piece's dotted edges, on the block: none of it is turned or
+/// stitched.
+[[nodiscard]] shape::Region alongDotted(const quilt::Piece& piece);
+
 /// Numbers as on the flags: position in the block + 1; 0 when the piece is not in it.
 [[nodiscard]] int numberOf(const quilt::Block& block, PieceId piece);
 

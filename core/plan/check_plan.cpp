@@ -18,6 +18,7 @@ using quilt::Block;
 using quilt::Piece;
 using quilt::Step;
 
+constexpr double leastDotted = 5; // mm: the ends of a dotted line lie on edges that show
 constexpr double tolerated = 0.1; // mm: flattening and drawing noise
 
 class Checker {
@@ -31,10 +32,12 @@ public:
         for (std::size_t i = 0; i < m_block.pieces.size(); ++i) {
             checkEdges(i);
             checkVisible(i);
+            checkDotted(i);
             checkThin(i);
             checkMarks(i);
         }
         checkHands();
+        checkReading();
         checkWeb();
         checkOrder();
         std::stable_sort(m_out.begin(), m_out.end(),
@@ -75,6 +78,22 @@ private:
             add(Kind::hiddenWholly, Severity::doubtful, i, {}, m_plan.regions[i].bounds().centre());
     }
 
+    /// Within the finished block; what runs off lies in the seam.
+    void checkDotted(std::size_t i) {
+        if (m_block.pieces[i].dotted->empty()) return;
+        const auto dotted = shape::intersect(
+            alongDotted(m_block.pieces[i]),
+            shape::rectangle(shape::Box{0, 0, m_block.width.mm(), m_block.height.mm()}.grownBy(-tolerated)));
+        double shows = 0;
+        std::optional<shape::Point> spot;
+        for (const auto& edge : m_plan.visibleEdges[i])
+            for (const auto& part : shape::inside(edge, dotted)) {
+                shows += shape::lengthOf(part);
+                if (!spot) spot = shape::pointAlong(part, shape::lengthOf(part) / 2);
+            }
+        if (shows > leastDotted) add(Kind::dottedShows, Severity::doubtful, i, {say(shows)}, spot);
+    }
+
     void checkThin(std::size_t i) {
         const auto& thin = m_judged.pieces[i].thin;
         if (thin.empty()) return;
@@ -101,6 +120,26 @@ private:
                 {std::to_string(keep + 1) + " " + m_block.pieces[keep].name},
                 m_plan.regions[change].bounds().centre(), Fix::mirror);
         }
+    }
+
+    /// Letters say which side is seen: of built-in ones each for itself, of a drawing all together.
+    void checkReading() {
+        for (std::size_t i = 0; i < m_block.pieces.size(); ++i) {
+            const auto& recipe = m_block.pieces[i].recipe;
+            if (recipe && recipe->kind == quilt::RecipeKind::letter && recipe->at.determinant() < 0 &&
+                m_judged.pieces[i].mustBeReversed())
+                add(Kind::readsBackwards, Severity::doubtful, i, {}, m_plan.regions[i].bounds().centre(),
+                    Fix::mirror);
+        }
+        const bool mirrored = m_block.letters == quilt::Reading::mirrored;
+        if (m_block.letters == quilt::Reading::unknown || mirrored == m_block.givenReversed) return;
+        m_out.push_back({mirrored ? Kind::cameReversed : Kind::reversedTwice,
+                         Severity::doubtful,
+                         m_block.id,
+                         {},
+                         {m_block.name},
+                         {},
+                         Fix::otherSide});
     }
 
     void checkMarks(std::size_t i) {

@@ -10,12 +10,15 @@ StitchRun runFor(const quilt::Block& block, const BlockPlan& plan, std::size_t i
                  const shape::Region& cutSize) {
     const auto& piece = block.pieces[index];
     StitchRun run{piece.id, piece.thread, {}, {}, piece.work.step == quilt::Step::stitched};
+    const auto dotted = alongDotted(piece);
     double mm = 0;
     for (const auto& edge : plan.visibleEdges[index])
-        for (auto& part : shape::inside(edge, cutSize)) {
-            mm += shape::lengthOf(part);
-            run.edges.push_back(std::move(part));
-        }
+        for (const auto& within : shape::inside(edge, cutSize))
+            for (auto& part :
+                 dotted.isEmpty() ? std::vector<shape::Polyline>{within} : shape::outside(within, dotted)) {
+                mm += shape::lengthOf(part);
+                run.edges.push_back(std::move(part));
+            }
     run.length = measure::Length::ofMm(mm);
     return run;
 }

@@ -4,8 +4,11 @@
 
 #include "core/base/colour.hpp"
 #include "core/base/error.hpp"
+#include "core/quilt/reading.hpp"
+#include "core/quilt/recipe.hpp"
 #include "core/shape/path.hpp"
 
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -26,6 +29,8 @@ struct DrawnShape {
     shape::Outline outline;            ///< mm on the page
     std::vector<shape::Contour> marks; ///< open lines lying on it
     Origin origin = Origin::fill;
+    std::vector<shape::Contour> dotted{}; ///< stretches of its edge that were drawn dotted
+    std::optional<Recipe> recipe{};       ///< of a band: the line it lies along and its width
 };
 
 enum class Remark : std::uint8_t {
@@ -55,10 +60,18 @@ struct Warning {
     bool operator==(const Warning&) const = default;
 };
 
+/// A line that lies on no shape.
+struct Loose {
+    shape::Contour line;
+    bool dotted = false;
+};
+
 struct Drawing {
     std::vector<DrawnShape> shapes;
     double width = 0, height = 0; ///< of the page, mm
     std::vector<Warning> warnings;
+    std::vector<Loose> loose{}; ///< left out; an end may lie on another page
+    Reading letters = Reading::unknown;
 };
 
 } // namespace up::quilt

@@ -7,10 +7,13 @@
 #include "core/base/id.hpp"
 #include "core/base/shared.hpp"
 #include "core/measure/say.hpp"
+#include "core/quilt/reading.hpp"
+#include "core/quilt/recipe.hpp"
 #include "core/quilt/step.hpp"
 #include "core/shape/path.hpp"
 
 #include <array>
+#include <optional>
 #include <string>
 #include <string_view>
 #include <vector>
@@ -73,11 +76,15 @@ struct Piece {
     Shared<shape::Outline> outline;
     /// Inner marks (eyes, veins): lines to draw on the fabric, not to cut.
     Shared<std::vector<shape::Contour>> marks;
+    /// Stretches of its edge that lie beneath another piece or in a seam, drawn dotted: not turned, not
+    /// stitched.
+    Shared<std::vector<shape::Contour>> dotted{};
     FabricId fabric;
     ThreadId thread;
     bool runsOff = false; ///< reaches over the finished edge on purpose
     Placement place;
     Work work;
+    std::optional<Recipe> recipe; ///< of a built-in shape
     Extra extra;
     bool operator==(const Piece&) const = default;
     [[nodiscard]] bool hasMarks() const { return !marks->empty(); }
@@ -126,8 +133,9 @@ struct Block {
     Length width = Length::ofInches(9, 1), height = Length::ofInches(9, 1); ///< finished
     FabricId background;
     WebId web;
-    bool givenReversed = false; ///< the drawing came already mirrored
-    bool trimmed = false;       ///< the block is finished
+    bool givenReversed = false;         ///< the drawing came already mirrored
+    Reading letters = Reading::unknown; ///< how the letters of the drawing read as it came
+    bool trimmed = false;               ///< the block is finished
     EdgeStitch edge;
     std::vector<Piece> pieces;  ///< bottom first
     std::vector<Layout> layout; ///< none or one

@@ -20,6 +20,12 @@ struct Transform {
     }
     [[nodiscard]] double determinant() const { return a * d - b * c; }
 
+    /// Undoes it. The determinant is not 0.
+    [[nodiscard]] Transform inverse() const {
+        const double k = 1 / determinant();
+        return {d * k, -b * k, -c * k, a * k, (c * f - d * e) * k, (b * e - a * f) * k};
+    }
+
     [[nodiscard]] static Transform moveBy(double dx, double dy) { return {1, 0, 0, 1, dx, dy}; }
     [[nodiscard]] static Transform scale(double sx, double sy) { return {sx, 0, 0, sy, 0, 0}; }
     /// Turns by `angle` about the origin, from +x towards +y.

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/pattern/pattern.hpp"
 #include "core/store/json.hpp"
 #include "core/store/quilt_file.hpp"
 #include "core/store/time.hpp"
@@ -58,6 +59,37 @@ std::vector<shape::Contour> contoursFrom(const Node& node, bool closed) {
     return out;
 }
 
+/// A recipe of a kind that this version does not know stays among the keys it does not know.
+bool knowsRecipe(const Json& piece) {
+    const auto recipe = piece.find("recipe");
+    if (recipe == piece.end() || !recipe->is_object() || !recipe->contains("kind")) return false;
+    const auto& kind = (*recipe)["kind"];
+    return !kind.is_string() ||
+           std::find(recipeKeys.begin(), recipeKeys.end(), kind.get<std::string>()) != recipeKeys.end();
+}
+
+Recipe recipeFrom(const Node& node) {
+    const auto known = std::find(recipeKeys.begin(), recipeKeys.end(), node.at("kind").text());
+    if (known == recipeKeys.end()) node.at("kind").complain("the kind of a built-in shape");
+    auto recipe = pattern::usualRecipe(static_cast<RecipeKind>(known - recipeKeys.begin()));
+    const auto measures = pattern::measuresOf(recipe.kind);
+    const auto given = node.at("measures");
+    for (std::size_t i = 0; i < measures.size(); ++i)
+        if (const std::string key(measures[i].key); given.has(key.c_str()))
+            recipe.measures[i] = given.at(key.c_str()).number();
+    if (recipe.kind == RecipeKind::letter) {
+        const auto letter = node.at("letter");
+        recipe.text = letter.at("text").text(), recipe.family = letter.at("family").text();
+        recipe.bold = letter.at("bold").yes(), recipe.italic = letter.at("italic").yes();
+    }
+    if (recipe.kind == RecipeKind::line) recipe.line = contourFrom(node.at("line"), false);
+    const auto at = node.at("at").items();
+    if (at.size() != 6) node.at("at").complain("six numbers");
+    recipe.at = {at[0].number(), at[1].number(), at[2].number(),
+                 at[3].number(), at[4].number(), at[5].number()};
+    return recipe;
+}
+
 Piece pieceFrom(const Node& node) {
     Piece piece{};
     piece.id = idFrom<PieceId>(node, "id");
@@ -76,6 +108,8 @@ Piece pieceFrom(const Node& node) {
         shape::Outline{contourFrom(node.at("outline"), true), contoursFrom(node.at("holes"), true)};
     if (piece.outline->edge.curves.size() < 2) node.at("outline").complain("a closed outline");
     piece.marks = contoursFrom(node.at("marks"), false);
+    if (node.has("dotted")) piece.dotted = contoursFrom(node.at("dotted"), false);
+    if (knowsRecipe(node.raw())) piece.recipe = recipeFrom(node.at("recipe"));
     piece.extra = node.rest();
     return piece;
 }
@@ -101,6 +135,12 @@ quilt::EdgeStitch edgeFrom(const Node& node) {
     return {static_cast<quilt::StitchKind>(at - names.begin()), lengthFrom(node.at("width"), 0.1, 25.4)};
 }
 
+Reading readingFrom(const Node& node) {
+    const auto name = node.text();
+    if (name != "asSeen" && name != "mirrored") node.complain("asSeen or mirrored");
+    return name == "asSeen" ? Reading::asSeen : Reading::mirrored;
+}
+
 Block blockFrom(const Node& node) {
     Block block{};
     block.id = idFrom<BlockId>(node, "id");
@@ -111,6 +151,7 @@ Block blockFrom(const Node& node) {
     block.web = idFrom<WebId>(node, "web", 0);
     block.givenReversed = node.at("givenReversed").yes();
     block.trimmed = node.at("trimmed").yes();
+    if (node.has("letters")) block.letters = readingFrom(node.at("letters"));
     if (node.has("edge")) block.edge = edgeFrom(node.at("edge"));
     for (const auto& p : node.at("pieces").items())
         block.pieces.push_back(pieceFrom(p));

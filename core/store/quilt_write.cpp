@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/pattern/pattern.hpp"
 #include "core/store/json.hpp"
 #include "core/store/quilt_file.hpp"
 #include "core/store/time.hpp"
@@ -41,6 +42,19 @@ Json contours(const std::vector<shape::Contour>& all) {
     return out;
 }
 
+/// Measures by name: those that a kind gets later do not shift the others.
+Json recipe(const Recipe& r) {
+    Json out{{"kind", recipeKeys[static_cast<std::size_t>(r.kind)]}, {"measures", Json::object()}};
+    const auto measures = pattern::measuresOf(r.kind);
+    for (std::size_t i = 0; i < measures.size() && i < r.measures.size(); ++i)
+        out["measures"][std::string(measures[i].key)] = r.measures[i];
+    if (r.kind == RecipeKind::letter)
+        out["letter"] = {{"text", r.text}, {"family", r.family}, {"bold", r.bold}, {"italic", r.italic}};
+    if (r.kind == RecipeKind::line) out["line"] = contourToJson(r.line);
+    out["at"] = Json::array({r.at.a, r.at.b, r.at.c, r.at.d, r.at.e, r.at.f});
+    return out;
+}
+
 Json piece(const Piece& p) {
     Json out{{"id", p.id.value},
              {"name", p.name},
@@ -55,6 +69,8 @@ Json piece(const Piece& p) {
              {"outline", contourToJson(p.outline->edge)},
              {"holes", contours(p.outline->holes)},
              {"marks", contours(*p.marks)}};
+    if (!p.dotted->empty()) out["dotted"] = contours(*p.dotted);
+    if (p.recipe) out["recipe"] = recipe(*p.recipe);
     addExtra(out, p.extra);
     return out;
 }
@@ -87,6 +103,7 @@ Json block(const Block& b) {
              {"pieces", Json::array()}};
     for (const auto& p : b.pieces)
         out["pieces"].push_back(piece(p));
+    if (b.letters != Reading::unknown) out["letters"] = b.letters == Reading::asSeen ? "asSeen" : "mirrored";
     if (!b.layout.empty()) out["layout"] = layout(b.layout.front());
     addExtra(out, b.extra);
     return out;

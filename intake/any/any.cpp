@@ -4,6 +4,7 @@
 #include "core/base/text.hpp"
 #include "intake/dxf/dxf.hpp"
 #include "intake/pdf/pdf.hpp"
+#include "intake/reading/reading.hpp"
 #include "intake/scan/scan.hpp"
 #include "intake/svg/svg.hpp"
 
@@ -61,6 +62,19 @@ Result<quilt::Drawing> readDrawing(const std::string& bytes, const std::string& 
     case DrawingKind::other: break;
     }
     return failure(Code::unknownDrawing, {path});
+}
+
+quilt::Reading lettersOf(const std::string& bytes, const std::string& path, const ReadOptions& options,
+                         const quilt::Drawing& drawing) {
+    if (drawing.letters != quilt::Reading::unknown) return drawing.letters;
+    constexpr int dots = 150; // enough for the print on a page
+    const auto kind = kindOf(bytes);
+    auto png = kind == DrawingKind::picture ? Result<std::string>(bytes)
+               : kind == DrawingKind::pdf   ? picturePdf(path, options.page, dots)
+                                            : failure(Code::notPicture);
+    const auto page = png.and_then([&](const std::string& dotted) { return decodePicture(dotted, path); });
+    const auto read = page ? readingOf(*page) : quilt::Reading::unknown;
+    return read == quilt::Reading::unknown ? readingOf(drawing) : read;
 }
 
 } // namespace up::intake

@@ -22,4 +22,9 @@ struct ReadOptions {
 [[nodiscard]] Result<quilt::Drawing> readDrawing(const std::string& bytes, const std::string& path,
                                                  const ReadOptions& options = {});
 
+/// Which way round the letters of the file read: what its text elements say, else by text recognition, which
+/// takes a second or two. `drawing` is what was read from it with the same options.
+[[nodiscard]] quilt::Reading lettersOf(const std::string& bytes, const std::string& path,
+                                       const ReadOptions& options, const quilt::Drawing& drawing);
+
 } // namespace up::intake

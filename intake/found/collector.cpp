@@ -80,7 +80,7 @@ void Collector::add(Painted painted) {
             else if (painted.penWidth >= leastBand)
                 addBand(painted, contour);
             else
-                m_lines.push_back({contour, painted.name, *painted.pen, m_drawing.shapes.size()});
+                addOpen(painted, contour);
         }
         addFilled(painted, std::move(closed), Origin::outline);
     }
@@ -90,6 +90,22 @@ void Collector::add(Painted painted) {
                 contour.closed = contour.closed || isClosed(contour);
                 addBand(painted, contour);
             }
+}
+
+/// A thin line, so far as it shows.
+void Collector::addOpen(const Painted& painted, const Contour& contour) {
+    const auto keep = [&](Contour line) {
+        m_lines.push_back(
+            {std::move(line), painted.name, *painted.pen, painted.dashed, m_drawing.shapes.size()});
+    };
+    if (!painted.clip) return keep(contour);
+    const auto whole = flattened(contour, m_tolerance);
+    for (const auto& part : shape::inside(whole, painted.clip->region)) {
+        if (std::abs(shape::lengthOf(part) - shape::lengthOf(whole)) < m_tolerance) return keep(contour);
+        auto line = shape::contourThrough(part);
+        line.closed = false;
+        keep(std::move(line));
+    }
 }
 
 void Collector::addFilled(const Painted& painted, std::vector<Contour> closed, Origin origin) {
@@ -107,7 +123,14 @@ void Collector::addFilled(const Painted& painted, std::vector<Contour> closed, O
 void Collector::addBand(const Painted& painted, const Contour& contour) {
     const auto region = shape::band(flattened(contour, m_tolerance), contour.closed, painted.penWidth,
                                     painted.cap, painted.join, m_tolerance);
+    const auto before = m_drawing.shapes.size();
     addOutlines(painted, shape::outlinesOf(region), Origin::band);
+    if (contour.closed || m_drawing.shapes.size() != before + 1) return;
+    quilt::Recipe recipe{};
+    recipe.kind = quilt::RecipeKind::line;
+    recipe.measures = {painted.penWidth};
+    recipe.line = contour;
+    m_drawing.shapes.back().recipe = std::move(recipe);
 }
 
 void Collector::addOutlines(const Painted& painted, std::vector<Outline> outlines, Origin origin) {
@@ -169,6 +192,8 @@ void Collector::closeJoinedLines() {
         DrawnShape drawn{};
         drawn.name = first.name, drawn.fill = first.colour, drawn.origin = Origin::outline;
         drawn.outline = std::move(sorted.outlines.front());
+        for (const auto part : chain.parts)
+            if (m_lines[part].dashed) drawn.dotted.push_back(m_lines[part].contour);
         found.emplace_back(after, std::move(drawn));
     }
     if (found.empty()) return;
@@ -219,6 +244,35 @@ void Collector::applyLabels() {
     }
 }
 
+namespace {
+
+/// The line stays beside the edge all along.
+bool runsAlong(const shape::Polyline& line, const shape::Rings& rings) {
+    return std::all_of(line.begin(), line.end(), [&](shape::Point p) {
+        return std::any_of(rings.begin(), rings.end(),
+                           [&](const shape::Ring& ring) { return shape::distanceTo(ring, p) <= alongEdge; });
+    });
+}
+
+} // namespace
+
+/// Dotted lines along an edge belong to it: to the lowest such piece, since what lies above covers it.
+void Collector::placeDottedEdges() {
+    if (std::none_of(m_lines.begin(), m_lines.end(), [](const Line& line) { return line.dashed; })) return;
+    std::vector<shape::Rings> rings;
+    for (const auto& drawn : m_drawing.shapes)
+        rings.push_back(flattened(drawn.outline, 0.1));
+    std::erase_if(m_lines, [&](const Line& line) {
+        if (!line.dashed) return false;
+        const auto points = flattened(line.contour, 0.1);
+        const auto owner =
+            std::find_if(rings.begin(), rings.end(), [&](const auto& r) { return runsAlong(points, r); });
+        if (owner == rings.end()) return false;
+        m_drawing.shapes[static_cast<std::size_t>(owner - rings.begin())].dotted.push_back(line.contour);
+        return true;
+    });
+}
+
 /// Marks go to the topmost piece drawn before them that holds their middle.
 void Collector::placeMarks() {
     std::vector<shape::Region> regions;
@@ -233,8 +287,10 @@ void Collector::placeMarks() {
             if (regions[i].contains(middle)) owner = i;
         if (owner < m_drawing.shapes.size())
             m_drawing.shapes[owner].marks.push_back(std::move(line.contour));
-        else
+        else {
+            m_drawing.loose.push_back({std::move(line.contour), line.dashed});
             leaveOut(Remark::openLinesLeftOut);
+        }
     }
     m_lines.clear();
 }
@@ -258,9 +314,13 @@ void Collector::takeExtentAsPage() {
     const auto home = Transform::moveBy(-all.left, -all.top);
     for (auto& drawn : m_drawing.shapes) {
         drawn.outline = transformed(drawn.outline, home);
-        for (auto& mark : drawn.marks)
-            mark = transformed(mark, home);
+        for (auto* lines : {&drawn.marks, &drawn.dotted})
+            for (auto& line : *lines)
+                line = transformed(line, home);
+        if (drawn.recipe) drawn.recipe->at = home * drawn.recipe->at;
     }
+    for (auto& loose : m_drawing.loose)
+        loose.line = transformed(loose.line, home);
     m_drawing.width = all.width(), m_drawing.height = all.height();
 }
 
@@ -268,6 +328,7 @@ quilt::Drawing Collector::finish() {
     closeJoinedLines();
     if (m_options.largeBeneath) sortBySize();
     applyLabels();
+    placeDottedEdges();
     placeMarks();
     if (!m_sized) takeExtentAsPage();
     dropSpecks();
@@ -277,6 +338,8 @@ quilt::Drawing Collector::finish() {
         if (m_sized && (!page.holds({box.left, box.top}) || !page.holds({box.right, box.bottom})))
             remark(Remark::beyondPage, {drawn.name});
     }
+    if (m_forwards > 2 * m_backwards) m_drawing.letters = quilt::Reading::asSeen;
+    if (m_backwards > 2 * m_forwards) m_drawing.letters = quilt::Reading::mirrored;
     for (const auto& [what, count] : m_left)
         remark(what, {std::to_string(count)});
     for (const auto& [what, count] : m_unknown)

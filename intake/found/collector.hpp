@@ -26,6 +26,7 @@ struct Painted {
     double penWidth = 0; ///< mm
     shape::Cap cap = shape::Cap::butt;
     shape::Join join = shape::Join::round;
+    bool dashed = false; ///< the pen
     std::shared_ptr<const Clip> clip{};
 };
 
@@ -33,6 +34,8 @@ struct Painted {
 inline constexpr double leastBand = 25.4 / 8; // mm
 /// Open lines whose ends are no further apart are one line.
 inline constexpr double endsMeet = 0.1; // mm
+/// A dotted line is an edge's when it stays this close to it.
+inline constexpr double alongEdge = 0.8; // mm
 /// More than this is no pattern for cloth; guards against drawings that multiply themselves.
 inline constexpr std::size_t mostShapes = 20'000;
 
@@ -55,7 +58,8 @@ struct Options {
 inline constexpr double leastLetter = 12.7; // mm
 
 /// The rule: a filled shape is its path, its pen is ignored; a closed outline without fill is a piece; an
-/// open thin line is an inner mark of the topmost piece it lies on; an open line at least 1/8 in wide is a
+/// open thin line is an inner mark of the topmost piece it lies on, or, when it is dotted and runs along the
+/// edge of one, says that this stretch lies beneath another piece; an open line at least 1/8 in wide is a
 /// band. Thin open lines of which each end meets just one other are joined where that closes them.
 class Collector {
 public:
@@ -69,6 +73,8 @@ public:
     void add(Painted painted);
     /// A text that stands there: the name of the smallest shape around it.
     void addLabel(std::string text, shape::Point at) { m_options.labels.push_back({std::move(text), at}); }
+    /// Letters that read as seen, or backwards.
+    void addReading(int letters, bool mirrored) { (mirrored ? m_backwards : m_forwards) += letters; }
     void remark(quilt::Remark what, std::vector<std::string> args = {});
     /// Counted; said once at the end.
     void leaveOut(quilt::Remark what) { ++m_left[what]; }
@@ -83,8 +89,10 @@ private:
         shape::Contour contour;
         std::string name;
         Colour colour;
+        bool dashed;
         std::size_t after; ///< shapes drawn before it
     };
+    void addOpen(const Painted& painted, const shape::Contour& contour);
     void addFilled(const Painted& painted, std::vector<shape::Contour> closed, quilt::Origin origin);
     void addBand(const Painted& painted, const shape::Contour& contour);
     void addOutlines(const Painted& painted, std::vector<shape::Outline> outlines, quilt::Origin origin);
@@ -94,6 +102,7 @@ private:
     [[nodiscard]] bool isPenOfFilled(const shape::Outline& outline) const;
     void applyLabels();
     void placeMarks();
+    void placeDottedEdges();
     void dropSpecks();
     void takeExtentAsPage();
 
@@ -102,6 +111,7 @@ private:
     std::vector<Line> m_lines;
     std::map<quilt::Remark, int> m_left;
     std::map<std::string, int> m_unknown;
+    int m_forwards = 0, m_backwards = 0;
     double m_tolerance = 0.01;
     bool m_sized = false;
 };

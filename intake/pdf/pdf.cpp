@@ -2,8 +2,8 @@
 #include "intake/pdf/pdf.hpp"
 
 #include "core/base/text.hpp"
-#include "intake/pdf/tool.hpp"
 #include "intake/svg/svg.hpp"
+#include "intake/tool/tool.hpp"
 
 #include <cstdlib>
 #include <pugixml.hpp>

@@ -30,10 +30,11 @@ public:
         if (style.strokes()) painted.pen = style.stroke;
         painted.rule = style.rule;
         painted.penWidth = style.penWidth * std::sqrt(std::abs(setting.at.determinant()));
-        painted.cap = style.cap, painted.join = style.join;
+        painted.cap = style.cap, painted.join = style.join, painted.dashed = style.dashed;
         painted.clip = setting.clip;
         m_out.add(std::move(painted));
     }
+    void wrote(int letters, bool mirrored) override { m_out.addReading(letters, mirrored); }
     void leftOut(Remark what) override { m_out.leaveOut(what); }
     void leftOutUnknown(const std::string& element) override { m_out.leaveOutUnknown(element); }
     [[nodiscard]] bool isFull() const override { return m_out.isFull(); }

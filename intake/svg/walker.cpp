@@ -134,6 +134,7 @@ void Walker::use(const pugi::xml_node& node, Setting inner) {
 void Walker::text(const pugi::xml_node& node, const Setting& inner) {
     const auto written = writtenIn(m_document, node, inner.style, inner.viewport);
     if (written.empty()) m_listener.leftOut(Remark::textLeftOut);
+    m_listener.wrote(static_cast<int>(written.size()), inner.at.determinant() < 0);
     for (const auto& one : written) {
         if (!one.style.visible) continue;
         Setting setting = inner;

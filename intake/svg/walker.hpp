@@ -29,6 +29,10 @@ public:
     virtual ~Listener() = default;
     /// A shape or a letter, in mm, its style as computed.
     virtual void shape(std::string name, std::vector<shape::Contour> contours, const Setting& setting) = 0;
+    /// That many letters of text, which read backwards when `mirrored`.
+    virtual void wrote(int letters, bool mirrored) {
+        static_cast<void>(letters), static_cast<void>(mirrored);
+    }
     virtual void leftOut(quilt::Remark what) = 0;
     virtual void leftOutUnknown(const std::string& element) = 0;
     [[nodiscard]] virtual bool isFull() const { return false; }

@@ -59,6 +59,16 @@ std::optional<app::ImportAnswer> FakeAsker::import(app::ImportQuestion question)
         {question.reversed, edit::usualFit(*question.drawing, question.width, question.height)}};
 }
 
+std::optional<app::ShapeAnswer> FakeAsker::shape(const app::ShapeQuestion& question) {
+    return shapeAnswer ? shapeAnswer(question) : std::nullopt;
+}
+std::optional<edit::Arrangement> FakeAsker::arrange(const app::ArrangeQuestion& question) {
+    return arrangeAnswer ? arrangeAnswer(question) : std::nullopt;
+}
+std::optional<std::vector<shape::Contour>> FakeAsker::edges(const app::EdgeQuestion& question) {
+    return edgesAnswer ? edgesAnswer(question) : std::nullopt;
+}
+
 bool FakeAsker::yes(const QString& title, const QString& question, const QString&) {
     asked << title + ": " + question;
     return next(yeses).value_or(false);

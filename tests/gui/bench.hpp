@@ -34,6 +34,15 @@ public:
     std::optional<app::ImportAnswer> import(app::ImportQuestion question) override;
     std::function<std::optional<app::ImportAnswer>(const app::ImportQuestion&)> importAnswer;
     std::optional<app::SizeAnswer> size(const app::SizeQuestion& question) override;
+    std::function<std::optional<app::ShapeAnswer>(const app::ShapeQuestion&)> shapeAnswer;
+    std::function<std::optional<edit::Arrangement>(const app::ArrangeQuestion&)> arrangeAnswer;
+    std::function<std::optional<std::vector<shape::Contour>>(const app::EdgeQuestion&)> edgesAnswer;
+    std::optional<plan::Candidate> whichAnswer;
+    std::optional<app::ShapeAnswer> shape(const app::ShapeQuestion& question) override;
+    std::optional<edit::Arrangement> arrange(const app::ArrangeQuestion& question) override;
+    std::optional<std::vector<shape::Contour>> edges(const app::EdgeQuestion& question) override;
+    std::optional<plan::Candidate> which(const quilt::Quilt&, BlockId) override { return whichAnswer; }
+    void showTurning(const quilt::Quilt&, BlockId, PieceId) override { asked << "turning"; }
     bool yes(const QString& title, const QString& question, const QString&) override;
     void tell(const QString& sentence) override { asked << sentence; }
 

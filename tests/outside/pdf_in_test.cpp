@@ -3,7 +3,7 @@
 #include "core/shape/region.hpp"
 #include "intake/any/any.hpp"
 #include "intake/pdf/pdf.hpp"
-#include "intake/pdf/tool.hpp"
+#include "intake/tool/tool.hpp"
 #include "tests/support/files.hpp"
 #include "tests/support/shapes.hpp"
 

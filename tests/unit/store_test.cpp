@@ -1,4 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/edit/shapes.hpp"
+#include "core/pattern/pattern.hpp"
 #include "core/store/exchange.hpp"
 #include "core/store/quilt_file.hpp"
 #include "core/store/time.hpp"
@@ -25,12 +27,30 @@ quilt::Quilt workedQuilt() {
                                   {{quilt.blocks[0].pieces[0].id, "webUsedUp"}}},
                                  50));
     quilt = must(edit::record(quilt, block, {id}, quilt::Step::traced, 60));
+    auto star = pattern::usualRecipe(quilt::RecipeKind::star);
+    star.at = shape::Transform::moveBy(50, 60);
+    auto letter = pattern::usualRecipe(quilt::RecipeKind::letter);
+    letter.text = "W", letter.family = "Sans", letter.italic = true;
+    auto line = pattern::usualRecipe(quilt::RecipeKind::line);
+    line.line.closed = false;
+    line.line.curveTo({1, 2}, {3, 4}, {5, 6});
+    const auto outline = must(pattern::outlineOf(star));
+    quilt = must(edit::addShapes(
+        quilt, block, {{"Star", outline, star}, {"W", outline, letter}, {"Reed", outline, line}}, {}));
     return must(edit::ruin(quilt, block, id, "cut wrong", 70));
 }
 
 TEST(QuiltFile, ReadsBackTheSameQuilt) {
     const auto quilt = workedQuilt();
     EXPECT_TRUE(must(readQuilt(writeQuilt(quilt), "q")) == quilt);
+}
+
+TEST(QuiltFile, KeepsTheRecipeOfAKindItDoesNotKnow) {
+    auto text = writeQuilt(workedQuilt());
+    text.replace(text.find("\"star\""), 6, "\"cloud\"");
+    const auto quilt = must(readQuilt(text, "q"));
+    EXPECT_FALSE(quilt.blocks[0].pieces[3].recipe);
+    EXPECT_EQ(writeQuilt(quilt), text);
 }
 
 TEST(QuiltFile, WritesTheSameBytesForTheSameQuilt) {

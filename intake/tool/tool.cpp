@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "intake/pdf/tool.hpp"
+#include "intake/tool/tool.hpp"
 
 #include <array>
 #include <cerrno>

@@ -1,0 +1,172 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/dialogs/arrange_dialog.hpp"
+
+#include "app/dialogs/arrange_picture.hpp"
+#include "app/look/look.hpp"
+#include "app/look/names.hpp"
+#include "core/measure/say.hpp"
+#include "words/sentences.hpp"
+
+#include <QComboBox>
+#include <QDialogButtonBox>
+#include <QFormLayout>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QPushButton>
+#include <QSpinBox>
+#include <QVBoxLayout>
+#include <array>
+
+namespace up::app {
+namespace {
+
+using edit::Arrange;
+
+struct Choice {
+    Arrange what;
+    const char *name, *about, *right, *down;
+};
+/// In the order of Arrange; `right` and `down` name its measures.
+constexpr std::array choices{
+    Choice{Arrange::mirrorUpright, "Mirrored copy, left for right",
+           "A second one on the other side of the line: a left gets its right.", "Line from the left",
+           nullptr},
+    Choice{Arrange::mirrorLevel, "Mirrored copy, top for bottom",
+           "A second one on the other side of the line, as in water.", nullptr, "Line from the top"},
+    Choice{Arrange::round, "Round a centre", "Alike at equal angles, turned with it: petals, spokes.",
+           "Centre from the left", "Centre from the top"},
+    Choice{Arrange::along, "Along a line", "Alike one after the other: leaves, pickets.",
+           "Each further right", "Each further down"},
+    Choice{Arrange::cut, "Cut by a line", "Two pieces of one. Drag the ends of the line.", nullptr, nullptr},
+    Choice{Arrange::unfold, "Unfold a half", "The half and its mirror image, joined on its straight edge.",
+           nullptr, nullptr},
+    Choice{Arrange::join, "Join two halves",
+           "Another half is brought to this one, straight edge to straight edge.", nullptr, nullptr}};
+
+QString typed(double mm, measure::System units) {
+    const auto length = measure::Length::ofMm(std::abs(mm));
+    const auto words =
+        units == measure::System::inches ? measure::fraction(length, 16) + " in" : measure::sayMetric(length);
+    return (mm < -0.4 ? "-" : "") + QString::fromStdString(words);
+}
+
+} // namespace
+
+ArrangeDialog::ArrangeDialog(ArrangeQuestion question, QWidget* parent)
+    : QDialog(parent), m_question(std::move(question)),
+      m_picture(named(new ArrangePicture(m_question, this), "arrange.picture")),
+      m_what(named(new QListWidget(this), "arrange.what")), m_about(new QLabel(this)),
+      m_trouble(new QLabel(this)) {
+    setWindowTitle("Copies, cuts and halves");
+    auto* row = new QHBoxLayout(this);
+    auto* side = new QWidget(this);
+    side->setFixedWidth(330);
+    auto* column = new QVBoxLayout(side);
+    column->setContentsMargins(0, 0, 0, 0);
+    constexpr int rowHeight = 34;
+    for (const auto& choice : choices)
+        (new QListWidgetItem(choice.name, m_what))->setSizeHint({200, rowHeight});
+    m_what->setFixedHeight(static_cast<int>(choices.size()) * (rowHeight + 2));
+    column->addWidget(m_what);
+    for (auto* label : {m_about, m_trouble})
+        label->setWordWrap(true);
+    m_trouble->setStyleSheet("color: " + look::q(look::rust).name());
+    column->addWidget(m_about);
+    m_form = new QFormLayout;
+    buildFields(*m_form);
+    column->addLayout(m_form);
+    column->addWidget(m_trouble);
+    column->addStretch(1);
+    auto* buttons = new QDialogButtonBox(this);
+    m_do = named(buttons->addButton("Do it", QDialogButtonBox::AcceptRole), "arrange.do");
+    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
+    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    column->addWidget(buttons);
+    row->addWidget(side);
+    row->addWidget(m_picture, 1);
+    resize(900, 600);
+    connect(m_what, &QListWidget::currentRowChanged, this, [this](int i) {
+        if (i >= 0) choose(choices[static_cast<std::size_t>(i)].what);
+    });
+    connect(m_picture, &ArrangePicture::moved, this, &ArrangeDialog::take);
+    m_what->setCurrentRow(0);
+}
+
+void ArrangeDialog::buildFields(QFormLayout& form) {
+    m_count = named(new QSpinBox(this), "arrange.count");
+    m_count->setButtonSymbols(QAbstractSpinBox::NoButtons);
+    m_count->setRange(2, edit::mostCopies);
+    m_right = named(new QLineEdit(this), "arrange.right");
+    m_down = named(new QLineEdit(this), "arrange.down");
+    m_other = named(new QComboBox(this), "arrange.other");
+    form.addRow("How many in all", m_count);
+    form.addRow("Across", m_right);
+    form.addRow("Down", m_down);
+    form.addRow("The other half", m_other);
+    const auto* block = quilt::find(m_question.quilt.blocks, m_question.block);
+    for (std::size_t i = 0; i < block->pieces.size(); ++i)
+        if (const auto& piece = block->pieces[i]; piece.id != m_question.piece)
+            m_other->addItem(QString("%1 %2").arg(i + 1).arg(QString::fromStdString(piece.name)),
+                             piece.id.value);
+    connect(m_count, &QSpinBox::valueChanged, this, &ArrangeDialog::readFields);
+    connect(m_right, &QLineEdit::textEdited, this, &ArrangeDialog::readFields);
+    connect(m_down, &QLineEdit::textEdited, this, &ArrangeDialog::readFields);
+    connect(m_other, &QComboBox::currentIndexChanged, this, &ArrangeDialog::readFields);
+}
+
+void ArrangeDialog::choose(Arrange what) {
+    const auto& choice = choices[static_cast<std::size_t>(what)];
+    const auto* block = quilt::find(m_question.quilt.blocks, m_question.block);
+    m_about->setText(choice.about);
+    const auto show = [this](QWidget* field, const char* name) {
+        m_form->setRowVisible(field, name != nullptr);
+        if (auto* label = qobject_cast<QLabel*>(m_form->labelForField(field)); label && name)
+            label->setText(name);
+    };
+    show(m_count, what == Arrange::round || what == Arrange::along ? "How many in all" : nullptr);
+    show(m_right, choice.right);
+    show(m_down, choice.down);
+    show(m_other, what == Arrange::join ? "The other half" : nullptr);
+    auto how = usualArrangement(*block, *quilt::find(block->pieces, m_question.piece), what);
+    how.other = PieceId{m_other->currentData().toUInt()};
+    take(how);
+}
+
+void ArrangeDialog::readFields() {
+    auto how = m_how;
+    how.count = m_count->value();
+    how.other = PieceId{m_other->currentData().toUInt()};
+    for (auto [field, value] : {std::pair{m_right, &how.at.x}, std::pair{m_down, &how.at.y}}) {
+        auto text = field->text().trimmed();
+        const bool back = text.startsWith('-');
+        if (back) text.remove(0, 1);
+        if (!m_form->isRowVisible(field)) continue;
+        const auto length = measure::readLength(text.toStdString(), m_question.quilt.units);
+        m_do->setEnabled(length.has_value());
+        if (!length) return m_trouble->setText(QString::fromStdString(words::sentence(length.error())));
+        // What was dragged finer than the field says stays as it is until something else is typed.
+        if (field->isModified()) *value = back ? -length->mm() : length->mm();
+    }
+    m_how = how;
+    tell(edit::arranged(m_question.quilt, m_question.block, m_question.piece, m_how));
+}
+
+void ArrangeDialog::take(const edit::Arrangement& how) {
+    m_how = how;
+    const QSignalBlocker quiet(m_count);
+    m_count->setValue(how.count);
+    m_right->setText(typed(how.at.x, m_question.quilt.units));
+    m_down->setText(typed(how.at.y, m_question.quilt.units));
+    tell(edit::arranged(m_question.quilt, m_question.block, m_question.piece, m_how));
+}
+
+void ArrangeDialog::tell(const edit::Edited& result) {
+    m_do->setEnabled(result.has_value());
+    m_trouble->setText(result ? "" : QString::fromStdString(words::sentence(result.error())));
+    m_picture->show(result ? *result : m_question.quilt, m_how);
+}
+
+} // namespace up::app

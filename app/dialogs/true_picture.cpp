@@ -1,0 +1,60 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/dialogs/true_picture.hpp"
+
+#include "app/canvas/painter.hpp"
+#include "app/look/look.hpp"
+#include "core/sheet/sheet.hpp"
+
+#include <QPainter>
+#include <QScreen>
+#include <algorithm>
+
+namespace up::app {
+namespace {
+constexpr double margin = 14; // pixels
+} // namespace
+
+TruePicture::TruePicture(QWidget* parent) : QWidget(parent) {
+    setMinimumSize(300, 300);
+}
+
+void TruePicture::show(const quilt::Piece& piece, measure::Angle turn, QColor cloth, bool fromPaper) {
+    auto outline = transformed(*piece.outline, shape::Transform::turn(turn));
+    if (fromPaper) outline = transformed(outline, shape::Transform::mirrorAcross(0));
+    const auto middle = boundsOf(outline).centre();
+    m_path = pathOf(sheet::contoursOf(transformed(outline, shape::Transform::moveBy(-middle.x, -middle.y))));
+    m_cloth = cloth;
+    update();
+}
+
+/// By what the screen says of itself; screens that say nonsense count as 96 dots to the inch.
+double TruePicture::dotsPerMm() const {
+    const double dpi = screen() ? screen()->physicalDotsPerInch() / screen()->devicePixelRatio() : 96;
+    return (dpi > 40 && dpi < 600 ? dpi : 96) / 25.4;
+}
+
+double TruePicture::reduction() const {
+    const QRectF box = m_path.boundingRect();
+    return std::max({1.0, box.width() * dotsPerMm() / std::max(1.0, width() - 2 * margin),
+                     box.height() * dotsPerMm() / std::max(1.0, height() - 2 * margin)});
+}
+
+void TruePicture::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.fillRect(rect(), look::q(look::mat));
+    const double scale = dotsPerMm() / reduction();
+    // A cutting surface's grid, an inch a square, to see at once how large things are.
+    painter.setPen(QPen(look::q(look::matRule), 1));
+    const double inch = 25.4 * scale;
+    for (double x = std::fmod(width() / 2.0, inch); x < width(); x += inch)
+        painter.drawLine(QPointF(x, 0), QPointF(x, height()));
+    for (double y = std::fmod(height() / 2.0, inch); y < height(); y += inch)
+        painter.drawLine(QPointF(0, y), QPointF(width(), y));
+    painter.setBrush(m_cloth);
+    painter.setPen(QPen(look::q(look::panel), 1.4));
+    painter.drawPath(
+        QTransform::fromTranslate(width() / 2.0, height() / 2.0).scale(scale, scale).map(m_path));
+}
+
+} // namespace up::app

@@ -1,0 +1,36 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// One piece at its true size on this screen, to hold the cut one against.
+#pragma once
+
+#include "core/quilt/quilt.hpp"
+
+#include <QColor>
+#include <QPainterPath>
+#include <QWidget>
+
+namespace up::app {
+
+class TruePicture : public QWidget {
+    Q_OBJECT
+public:
+    explicit TruePicture(QWidget* parent = nullptr);
+    /// The piece as its drawing has it, turned; seen from the paper side when `fromPaper`.
+    void show(const quilt::Piece& piece, measure::Angle turn, QColor cloth, bool fromPaper);
+    /// How many times smaller than true it is drawn, since it does not fit; 1 when it is true.
+    [[nodiscard]] double reduction() const;
+
+signals:
+    /// The picture grew or shrank: the reduction may be another.
+    void resized();
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+    void resizeEvent(QResizeEvent*) override { emit resized(); }
+
+private:
+    [[nodiscard]] double dotsPerMm() const;
+    QPainterPath m_path; ///< mm, about its middle
+    QColor m_cloth;
+};
+
+} // namespace up::app

@@ -1,0 +1,146 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/dialogs/which_dialog.hpp"
+
+#include "app/dialogs/true_picture.hpp"
+#include "app/look/look.hpp"
+#include "app/look/names.hpp"
+#include "core/plan/block_plan.hpp"
+#include "words/sentences.hpp"
+#include "words/which_words.hpp"
+
+#include <QCheckBox>
+#include <QDialogButtonBox>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+namespace up::app {
+namespace {
+constexpr std::size_t mostListed = 60, mostCompared = 6;
+} // namespace
+
+WhichDialog::WhichDialog(const quilt::Quilt& quilt, BlockId block, QWidget* parent)
+    : QDialog(parent), m_quilt(quilt), m_block(block), m_width(named(new QLineEdit(this), "which.width")),
+      m_height(named(new QLineEdit(this), "which.height")),
+      m_list(named(new QListWidget(this), "which.list")),
+      m_picture(named(new TruePicture(this), "which.picture")), m_about(new QLabel(this)),
+      m_trouble(new QLabel(this)) {
+    setWindowTitle("Which piece is this?");
+    auto* row = new QHBoxLayout(this);
+    auto* side = new QWidget(this);
+    side->setFixedWidth(380);
+    auto* column = new QVBoxLayout(side);
+    column->setContentsMargins(0, 0, 0, 0);
+    auto* ask = new QLabel("Measure the piece as it lies, either way up:", side);
+    column->addWidget(ask);
+    auto* sides = new QHBoxLayout;
+    m_width->setPlaceholderText("across, 2 1/4");
+    m_height->setPlaceholderText("up, 3");
+    sides->addWidget(m_width);
+    sides->addWidget(new QLabel("×", side));
+    sides->addWidget(m_height);
+    column->addLayout(sides);
+    for (auto* label : {m_about, m_trouble})
+        label->setWordWrap(true);
+    m_trouble->setStyleSheet("color: " + look::q(look::rust).name());
+    column->addWidget(m_trouble);
+    m_list->setWordWrap(true);
+    m_list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    m_list->setIconSize({22, 22});
+    column->addWidget(m_list, 1);
+    column->addWidget(m_about);
+    auto* buttons = new QDialogButtonBox(this);
+    m_choose = named(buttons->addButton("It is this one", QDialogButtonBox::AcceptRole), "which.choose");
+    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
+    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    column->addWidget(buttons);
+    row->addWidget(side);
+    row->addWidget(m_picture, 1);
+    resize(960, 620);
+    for (auto* field : {m_width, m_height})
+        connect(field, &QLineEdit::textEdited, this, &WhichDialog::rank);
+    connect(m_list, &QListWidget::currentRowChanged, this, &WhichDialog::showCurrent);
+    connect(m_picture, &TruePicture::resized, this, &WhichDialog::showCurrent);
+    rank();
+}
+
+/// Both sides typed: by how well they fit. Before that: all pieces of this block, to click through.
+void WhichDialog::rank() {
+    m_trouble->clear();
+    const auto read = [&](QLineEdit* field) -> double {
+        const auto text = field->text().trimmed().toStdString();
+        if (text.empty()) return 0;
+        const auto length = measure::readLength(text, m_quilt.units);
+        if (!length) m_trouble->setText(QString::fromStdString(words::sentence(length.error())));
+        return length ? length->mm() : 0;
+    };
+    const double width = read(m_width), height = read(m_height);
+    m_candidates.clear();
+    if (width > 0 && height > 0) {
+        m_candidates = plan::whichPiece(m_quilt, m_block, width, height);
+    } else if (const auto* block = quilt::find(m_quilt.blocks, m_block)) {
+        for (const auto& piece : block->pieces) {
+            const auto box = boundsOf(quilt::placed(piece));
+            m_candidates.push_back(
+                {m_block, piece.id, 0, piece.place.turn, false, box.width(), box.height()});
+        }
+    }
+    if (m_candidates.size() > mostListed) m_candidates.resize(mostListed);
+    fill();
+}
+
+void WhichDialog::fill() {
+    std::vector<plan::Candidate> compared;
+    for (const auto& candidate : m_candidates)
+        if (candidate.fits && compared.size() < mostCompared) compared.push_back(candidate);
+    const auto facts = plan::tellApart(m_quilt, compared);
+    m_list->clear();
+    for (std::size_t i = 0; i < m_candidates.size(); ++i) {
+        const auto& candidate = m_candidates[i];
+        const auto* block = quilt::find(m_quilt.blocks, candidate.block);
+        const auto* piece = quilt::find(block->pieces, candidate.piece);
+        QString text =
+            QString("%1 %2").arg(plan::numberOf(*block, piece->id)).arg(QString::fromStdString(piece->name));
+        if (candidate.block != m_block) text += " of " + QString::fromStdString(block->name);
+        if (!compared.empty() || candidate.off > 0)
+            text += "  —  " + QString::fromStdString(words::fitWords(candidate, m_quilt.units));
+        if (i < facts.size() && !facts[i].empty())
+            text += "\n" + QString::fromStdString(words::factsWords(facts[i]));
+        auto* item = new QListWidgetItem(text, m_list);
+        const auto* fabric = quilt::find(m_quilt.fabrics, piece->fabric);
+        QPixmap swatch(22, 22);
+        swatch.fill(fabric ? look::q(fabric->colour) : look::q(look::webPaper));
+        item->setIcon(swatch);
+    }
+    m_choose->setEnabled(!m_candidates.empty());
+    m_list->setCurrentRow(m_candidates.empty() ? -1 : 0);
+    showCurrent();
+}
+
+plan::Candidate WhichDialog::answer() const {
+    const auto row = static_cast<std::size_t>(std::max(0, m_list->currentRow()));
+    return row < m_candidates.size() ? m_candidates[row] : plan::Candidate{};
+}
+
+void WhichDialog::showCurrent() {
+    const auto chosen = answer();
+    const auto* block = quilt::find(m_quilt.blocks, chosen.block);
+    const auto* piece = block ? quilt::find(block->pieces, chosen.piece) : nullptr;
+    if (!piece) return m_about->setText("No pieces yet.");
+    const auto* fabric = quilt::find(m_quilt.fabrics, piece->fabric);
+    m_picture->show(*piece, chosen.turn, fabric ? look::q(fabric->colour) : look::q(look::webPaper), false);
+    const auto size = measure::saySize(measure::Length::ofMm(chosen.width),
+                                       measure::Length::ofMm(chosen.height), m_quilt.units);
+    const double reduction = m_picture->reduction();
+    m_about->setText(QString("%1, fabric side up%2. Each square of the grid is one inch.")
+                         .arg(QString::fromStdString(size),
+                              reduction <= 1
+                                  ? QString(", at true size if your screen knows its own")
+                                  : QString(", %1 times smaller than it is").arg(reduction, 0, 'f', 1)));
+}
+
+} // namespace up::app

@@ -1,0 +1,40 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Which piece is this? What it measures goes in, pieces at true size come out.
+#pragma once
+
+#include "core/plan/which_plan.hpp"
+
+#include <QDialog>
+
+class QLabel;
+class QLineEdit;
+class QListWidget;
+class QPushButton;
+
+namespace up::app {
+
+class TruePicture;
+
+class WhichDialog : public QDialog {
+    Q_OBJECT
+public:
+    WhichDialog(const quilt::Quilt& quilt, BlockId block, QWidget* parent = nullptr);
+    /// The piece it is.
+    [[nodiscard]] plan::Candidate answer() const;
+
+private:
+    void rank();
+    void fill();
+    void showCurrent();
+
+    quilt::Quilt m_quilt;
+    BlockId m_block;
+    std::vector<plan::Candidate> m_candidates; ///< as listed
+    QLineEdit *m_width, *m_height;
+    QListWidget* m_list;
+    TruePicture* m_picture;
+    QLabel *m_about, *m_trouble;
+    QPushButton* m_choose = nullptr;
+};
+
+} // namespace up::app

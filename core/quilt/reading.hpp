@@ -1,0 +1,15 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Which way round the letters of a drawing read.
+#pragma once
+
+#include <cstdint>
+
+namespace up::quilt {
+
+enum class Reading : std::uint8_t {
+    unknown, ///< there are none, or they read the same either way
+    asSeen,
+    mirrored
+};
+
+} // namespace up::quilt
