@@ -120,6 +120,21 @@ std::vector<Straight> foldsOf(const Outline& outline, double least, double toler
     return folds;
 }
 
+std::vector<Straight> straightsOn(const Outline& outline, Point a, Point b, double tolerance) {
+    std::vector<Straight> out;
+    for (const auto& run : straightRuns(tidy(outline.edge), tolerance)) {
+        if (offLine(run.from, a, b) > tolerance || offLine(run.to, a, b) > tolerance) continue;
+        // Runs are listed from every curve they are made of: only the longest of each is wanted.
+        const auto isPart = [&](const Straight& known) { return distance(known.to, run.to) < 1e-9; };
+        const auto longer = std::find_if(out.begin(), out.end(), isPart);
+        if (longer == out.end())
+            out.push_back({run.from, run.to});
+        else if (distance(run.from, run.to) > distance(longer->from, longer->to))
+            *longer = {run.from, run.to};
+    }
+    return out;
+}
+
 Outline unfolded(const Outline& half, const Straight& fold) {
     const auto edge = tidy(half.edge);
     const auto run = runOf(edge, fold);

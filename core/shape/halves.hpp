@@ -19,6 +19,9 @@ struct Straight {
 /// count as one stretch; shorter ones than `least` mm are left out.
 [[nodiscard]] std::vector<Straight> foldsOf(const Outline& outline, double least, double tolerance = 0.1);
 
+/// The straight stretches of the edge that lie on the endless line through a and b, within `tolerance` mm.
+[[nodiscard]] std::vector<Straight> straightsOn(const Outline& outline, Point a, Point b, double tolerance);
+
 /// The half and its mirror image across one of its folds, as one shape; curves kept.
 [[nodiscard]] Outline unfolded(const Outline& half, const Straight& fold);
 

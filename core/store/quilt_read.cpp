@@ -106,7 +106,7 @@ Piece pieceFrom(const Node& node) {
     piece.work = {*known, node.at("marksDrawn").yes(), static_cast<int>(node.at("remade").whole(0, 100'000))};
     piece.outline =
         shape::Outline{contourFrom(node.at("outline"), true), contoursFrom(node.at("holes"), true)};
-    if (piece.outline->edge.curves.size() < 2) node.at("outline").complain("a closed outline");
+    if (piece.outline->edge.curves.empty()) node.at("outline").complain("a closed outline");
     piece.marks = contoursFrom(node.at("marks"), false);
     if (node.has("dotted")) piece.dotted = contoursFrom(node.at("dotted"), false);
     if (knowsRecipe(node.raw())) piece.recipe = recipeFrom(node.at("recipe"));

@@ -49,7 +49,7 @@ bool isAbsurd(const std::vector<Contour>& contours) {
     });
 }
 
-bool isClosed(const Contour& contour) {
+bool isClosed(const Contour& contour, double endsMeet) {
     return contour.closed ||
            (contour.curves.size() > 1 && shape::distance(contour.start, contour.end()) < endsMeet);
 }
@@ -67,15 +67,17 @@ void Collector::add(Painted painted) {
     std::erase_if(painted.contours, [](const Contour& contour) { return contour.curves.empty(); });
     if (isAbsurd(painted.contours)) return leaveOut(Remark::absurdLeftOut);
     if (painted.fill) {
-        const bool open = std::any_of(painted.contours.begin(), painted.contours.end(),
-                                      [](const Contour& c) { return c.curves.size() > 1 && !isClosed(c); });
+        const bool open =
+            std::any_of(painted.contours.begin(), painted.contours.end(), [&](const Contour& c) {
+                return c.curves.size() > 1 && !isClosed(c, m_options.endsMeet);
+            });
         const auto before = m_drawing.shapes.size();
         addFilled(painted, painted.contours, Origin::fill);
         if (open && m_drawing.shapes.size() > before) remark(Remark::openShapeClosed, {painted.name});
     } else if (painted.pen) {
         std::vector<Contour> closed;
         for (auto& contour : painted.contours) {
-            if (isClosed(contour))
+            if (isClosed(contour, m_options.endsMeet))
                 closed.push_back(contour);
             else if (painted.penWidth >= leastBand)
                 addBand(painted, contour);
@@ -86,8 +88,8 @@ void Collector::add(Painted painted) {
     }
     if (m_options.borders && painted.pen && painted.penWidth >= leastBand)
         for (auto& contour : painted.contours)
-            if (painted.fill || isClosed(contour)) {
-                contour.closed = contour.closed || isClosed(contour);
+            if (painted.fill || isClosed(contour, m_options.endsMeet)) {
+                contour.closed = contour.closed || isClosed(contour, m_options.endsMeet);
                 addBand(painted, contour);
             }
 }
@@ -180,7 +182,7 @@ void Collector::closeJoinedLines() {
         contours.push_back(line.contour);
     std::vector<bool> used(m_lines.size(), false);
     std::vector<std::pair<std::size_t, DrawnShape>> found; // after which shape
-    for (auto& chain : shape::joinEnds(contours, endsMeet)) {
+    for (auto& chain : shape::joinEnds(contours, m_options.endsMeet)) {
         if (!chain.contour.closed) continue;
         auto sorted = shape::sortContours({chain.contour}, shape::Fill::evenOdd, m_tolerance * m_tolerance,
                                           m_tolerance);

@@ -32,8 +32,6 @@ struct Painted {
 
 /// An open line at least this wide is a band, not a mark.
 inline constexpr double leastBand = 25.4 / 8; // mm
-/// Open lines whose ends are no further apart are one line.
-inline constexpr double endsMeet = 0.1; // mm
 /// A dotted line is an edge's when it stays this close to it.
 inline constexpr double alongEdge = 0.8; // mm
 /// More than this is no pattern for cloth; guards against drawings that multiply themselves.
@@ -52,6 +50,7 @@ struct Options {
     /// shapes come as lines of their own, and letters are shapes; those lower than `leastLetter` are left
     /// out.
     bool printed = false;
+    double endsMeet = 0.1;       ///< mm: open lines whose ends are no further apart are one line
     std::vector<Label> labels{}; ///< the smallest shape around each takes its name
 };
 
