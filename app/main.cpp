@@ -102,7 +102,7 @@ int takePicture(QApplication& application, Window& window, const QCommandLinePar
                  saved = front.grab().save(words.value("picture"));
                  finished = true;
              });
-    if (words.isSet("look-at")) window.commands().importFile(words.value("look-at"));
+    if (words.isSet("look-at")) window.commands().importFiles(words.values("look-at"));
     while (!finished)
         application.processEvents(QEventLoop::WaitForMoreEvents);
     if (!saved)

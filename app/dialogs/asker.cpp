@@ -4,6 +4,7 @@
 #include "app/dialogs/arrange_dialog.hpp"
 #include "app/dialogs/edge_dialog.hpp"
 #include "app/dialogs/import_dialog.hpp"
+#include "app/dialogs/join_dialog.hpp"
 #include "app/dialogs/shape_dialog.hpp"
 #include "app/dialogs/size_dialog.hpp"
 #include "app/dialogs/turn_dialog.hpp"
@@ -20,6 +21,10 @@ namespace up::app {
 
 QString DialogAsker::fileToOpen(const QString& title, const QString& kinds) {
     return QFileDialog::getOpenFileName(m_parent, title, {}, kinds);
+}
+
+QStringList DialogAsker::filesToOpen(const QString& title, const QString& kinds) {
+    return QFileDialog::getOpenFileNames(m_parent, title, {}, kinds);
 }
 
 QString DialogAsker::fileToSave(const QString& title, const QString& kinds, const QString& proposed) {
@@ -69,6 +74,12 @@ std::optional<SizeAnswer> DialogAsker::size(const SizeQuestion& question) {
 
 std::optional<ImportAnswer> DialogAsker::import(ImportQuestion question) {
     ImportDialog dialog(std::move(question), m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<intake::PageGrid> DialogAsker::pageGrid(const std::vector<quilt::Drawing>& pages,
+                                                      measure::System units) {
+    JoinDialog dialog(pages, units, m_parent);
     return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
 }
 

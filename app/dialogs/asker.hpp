@@ -26,6 +26,7 @@ public:
     virtual ~Asker() = default;
     /// Empty when cancelled. `kinds`: "Quilts (*.upstairs)".
     virtual QString fileToOpen(const QString& title, const QString& kinds) = 0;
+    virtual QStringList filesToOpen(const QString& title, const QString& kinds) = 0;
     virtual QString fileToSave(const QString& title, const QString& kinds, const QString& proposed) = 0;
     virtual SaveAnswer saveChanges(const QString& quilt) = 0;
     /// Nothing when cancelled.
@@ -37,6 +38,8 @@ public:
     virtual std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) = 0;
     virtual std::optional<SizeAnswer> size(const SizeQuestion& question) = 0;
     virtual std::optional<ImportAnswer> import(ImportQuestion question) = 0;
+    virtual std::optional<intake::PageGrid> pageGrid(const std::vector<quilt::Drawing>& pages,
+                                                     measure::System units) = 0;
     virtual std::optional<ShapeAnswer> shape(const ShapeQuestion& question) = 0;
     virtual std::optional<edit::Arrangement> arrange(const ArrangeQuestion& question) = 0;
     virtual std::optional<std::vector<shape::Contour>> edges(const EdgeQuestion& question) = 0;
@@ -51,6 +54,7 @@ class DialogAsker : public Asker {
 public:
     explicit DialogAsker(QWidget* parent) : m_parent(parent) {}
     QString fileToOpen(const QString& title, const QString& kinds) override;
+    QStringList filesToOpen(const QString& title, const QString& kinds) override;
     QString fileToSave(const QString& title, const QString& kinds, const QString& proposed) override;
     SaveAnswer saveChanges(const QString& quilt) override;
     std::optional<QString> text(const QString& title, const QString& question,
@@ -61,6 +65,8 @@ public:
     std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) override;
     std::optional<SizeAnswer> size(const SizeQuestion& question) override;
     std::optional<ImportAnswer> import(ImportQuestion question) override;
+    std::optional<intake::PageGrid> pageGrid(const std::vector<quilt::Drawing>& pages,
+                                             measure::System units) override;
     std::optional<ShapeAnswer> shape(const ShapeQuestion& question) override;
     std::optional<edit::Arrangement> arrange(const ArrangeQuestion& question) override;
     std::optional<std::vector<shape::Contour>> edges(const EdgeQuestion& question) override;

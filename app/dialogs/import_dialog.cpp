@@ -78,6 +78,7 @@ void ImportDialog::buildReading(QVBoxLayout& column) {
     m_page = named(new QComboBox(this), "import.page");
     for (int i = 1; i <= m_question.pages; ++i)
         m_page->addItem(QString("%1 of %2").arg(i).arg(m_question.pages));
+    if (m_question.pages > 1 && m_question.readPages) m_page->addItem("All, joined…");
     auto* dpiName = new QLabel("Dots to the inch", this);
     m_dpi = named(new QSpinBox(this), "import.dpi");
     m_dpi->setRange(0, 4800);
@@ -96,6 +97,8 @@ void ImportDialog::buildReading(QVBoxLayout& column) {
     m_borders->setVisible(!m_question.isScan);
     column.addWidget(m_borders);
     connect(m_page, &QComboBox::activated, this, [this](int index) {
+        m_settings.joined.reset();
+        if (index >= m_question.pages) return joinPages();
         m_settings.page = index + 1;
         readAgain();
     });
@@ -171,6 +174,26 @@ void ImportDialog::readAgain() {
         this, [read = m_question.read, settings = m_settings] { return read(settings); },
         [this, asked](const Result<quilt::Drawing>& drawing) {
             if (asked == m_reading) present(drawing);
+        });
+}
+
+void ImportDialog::joinPages() {
+    const int asked = ++m_reading;
+    m_add->setEnabled(false);
+    m_notes->setText("Reading all pages…");
+    using Pages = Result<std::vector<quilt::Drawing>>;
+    aside(
+        this, [read = m_question.readPages, settings = m_settings] { return read(settings); },
+        [this, asked](const Pages& pages) {
+            if (asked != m_reading) return;
+            if (!pages) return present(tl::unexpected(pages.error()));
+            const auto grid = m_question.askGrid(*pages);
+            if (!grid) {
+                m_page->setCurrentIndex(m_settings.page - 1);
+                return readAgain();
+            }
+            m_settings.joined = *grid;
+            present(intake::joinPages(*pages, *grid));
         });
 }
 

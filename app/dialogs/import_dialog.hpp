@@ -30,6 +30,8 @@ private:
     void buildPlacing(QVBoxLayout& column);
     void present(const Result<quilt::Drawing>& drawing);
     void readAgain();
+    /// Reads all pages, asks how they lie, and shows them as one.
+    void joinPages();
     /// Finds out, aside, which way round the letters read.
     void askLetters();
     /// What the letters say, and whether the answer goes with it.

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/edit/edits.hpp"
+#include "intake/pages/pages.hpp"
 
 #include <QString>
 #include <functional>
@@ -12,15 +13,16 @@ namespace up::app {
 /// How the file is to be read.
 struct ReadSettings {
     int page = 1;
-    double dpi = 0;       ///< 0: as the file says
-    bool borders = false; ///< wide pens are pieces of their own
+    double dpi = 0;                           ///< 0: as the file says
+    bool borders = false;                     ///< wide pens are pieces of their own
+    std::optional<intake::PageGrid> joined{}; ///< all pages as one, instead of the one
 };
 
 struct ImportQuestion {
     QString file; ///< its name
     measure::System units;
     measure::Length width, height; ///< of the block it goes into
-    int pages = 1;
+    int pages = 1;                 ///< of one file, or a file each
     bool isScan = false;
     bool reversed = false; ///< what is known of the block's drawing
     Result<quilt::Drawing> drawing;
@@ -28,6 +30,10 @@ struct ImportQuestion {
     std::function<Result<quilt::Drawing>(const ReadSettings&)> read;
     /// Which way round its letters read; called aside, may take seconds.
     std::function<quilt::Reading(const ReadSettings&, const quilt::Drawing&)> letters{};
+    /// Every page for itself; called aside.
+    std::function<Result<std::vector<quilt::Drawing>>(const ReadSettings&)> readPages{};
+    /// How they lie beside each other; nothing when cancelled.
+    std::function<std::optional<intake::PageGrid>(const std::vector<quilt::Drawing>&)> askGrid{};
 };
 
 struct ImportAnswer {

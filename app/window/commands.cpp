@@ -245,16 +245,22 @@ void Commands::restack(int by) {
 }
 
 void Commands::importDrawing() {
-    const auto path = m_asker.fileToOpen(
-        "Import a drawing",
+    const auto paths = m_asker.filesToOpen(
+        "Import a drawing, or several pages of one",
         "Drawings and scans (*.svg *.dxf *.pdf *.png *.jpg *.jpeg *.tif *.tiff);;All files (*)");
-    if (!path.isEmpty()) importFile(path);
+    if (!paths.isEmpty()) importFiles(paths);
 }
 
 namespace {
 
+/// One page of the pattern.
+struct Source {
+    std::string file;
+    int page = 1; ///< of that file
+};
+
 struct FirstLook {
-    int pages = 1;
+    std::vector<Source> sources;
     bool isScan = false;
     Result<quilt::Drawing> drawing;
 };
@@ -270,37 +276,81 @@ Result<quilt::Drawing> readAs(const std::string& file, const ReadSettings& setti
         [&](const std::string& bytes) { return intake::readDrawing(bytes, file, optionsFor(settings)); });
 }
 
-FirstLook lookAt(const std::string& file) {
-    FirstLook out{1, false, failure(Code::unknownDrawing, {file})};
-    const auto bytes = store::readFile(file);
-    if (bytes && intake::kindOf(*bytes) == intake::DrawingKind::pdf)
-        if (const auto about = intake::aboutPdf(file)) out.pages = about->pages;
-    out.isScan = bytes && intake::kindOf(*bytes) == intake::DrawingKind::picture;
-    out.drawing = readAs(file, {});
+/// `settings.page` counts the pages of all files.
+Result<quilt::Drawing> readSource(const std::vector<Source>& sources, ReadSettings settings) {
+    const auto& source = sources.at(static_cast<std::size_t>(settings.page) - 1);
+    settings.page = source.page;
+    return readAs(source.file, settings);
+}
+
+Result<std::vector<quilt::Drawing>> readAll(const std::vector<Source>& sources, ReadSettings settings) {
+    std::vector<quilt::Drawing> out;
+    for (std::size_t i = 0; i < sources.size(); ++i) {
+        settings.page = static_cast<int>(i) + 1;
+        auto page = readSource(sources, settings);
+        if (!page && page.error().code != Code::emptyDrawing) return tl::unexpected(page.error());
+        if (page) out.push_back(std::move(*page)); // an empty page is no part of the pattern
+    }
+    if (out.empty()) return failure(Code::emptyDrawing, {sources.front().file});
+    return out;
+}
+
+quilt::Reading lettersOn(const Source& source, ReadSettings settings, const quilt::Drawing& drawing) {
+    settings.page = source.page;
+    const auto bytes = store::readFile(source.file);
+    return bytes ? intake::lettersOf(*bytes, source.file, optionsFor(settings), drawing)
+                 : quilt::Reading::unknown;
+}
+
+FirstLook lookAt(const std::vector<std::string>& files) {
+    FirstLook out{{}, false, failure(Code::unknownDrawing, {files.front()})};
+    for (const auto& file : files) {
+        const auto bytes = store::readFile(file);
+        int pages = 1;
+        if (bytes && intake::kindOf(*bytes) == intake::DrawingKind::pdf)
+            if (const auto about = intake::aboutPdf(file)) pages = about->pages;
+        out.isScan = out.isScan || (bytes && intake::kindOf(*bytes) == intake::DrawingKind::picture);
+        for (int page = 1; page <= pages; ++page)
+            out.sources.push_back({file, page});
+    }
+    out.drawing = readSource(out.sources, {});
     return out;
 }
 
 } // namespace
 
-void Commands::importFile(const QString& path) {
-    const auto file = path.toStdString();
+void Commands::importFiles(const QStringList& paths) {
+    std::vector<std::string> files;
+    for (const auto& path : paths)
+        files.push_back(path.toStdString());
     aside(
-        this, [file] { return lookAt(file); },
-        [this, path, file](const FirstLook& found) {
+        this, [files] { return lookAt(files); },
+        [this, path = paths.front()](const FirstLook& found) {
             // Another page may hold what this one does not; otherwise there is nothing to show.
-            if (!found.drawing && found.pages == 1) return m_session.complain(found.drawing.error());
+            if (!found.drawing && found.sources.size() == 1) return m_session.complain(found.drawing.error());
             const auto* block = m_session.block();
             const auto side = measure::Length::ofInches(9, 1);
-            const auto answer = m_asker.import(
-                {QFileInfo(path).fileName(), m_session.quilt().units, block ? block->width : side,
-                 block ? block->height : side, found.pages, found.isScan, block && block->givenReversed,
-                 found.drawing, [file](const ReadSettings& settings) { return readAs(file, settings); },
-                 [file](const ReadSettings& settings, const quilt::Drawing& drawing) {
-                     const auto bytes = store::readFile(file);
-                     return bytes ? intake::lettersOf(*bytes, file, optionsFor(settings), drawing)
-                                  : quilt::Reading::unknown;
-                 }});
-            if (answer) addDrawing(path, *answer);
+            const auto sources = found.sources;
+            ImportQuestion question{
+                QFileInfo(path).fileName(),
+                m_session.quilt().units,
+                block ? block->width : side,
+                block ? block->height : side,
+                static_cast<int>(sources.size()),
+                found.isScan,
+                block && block->givenReversed,
+                found.drawing,
+                [sources](const ReadSettings& settings) { return readSource(sources, settings); }};
+            question.readPages = [sources](const ReadSettings& settings) {
+                return readAll(sources, settings);
+            };
+            question.askGrid = [this](const auto& pages) {
+                return m_asker.pageGrid(pages, m_session.quilt().units);
+            };
+            question.letters = [sources](const ReadSettings& settings, const quilt::Drawing& drawing) {
+                return lettersOn(sources[static_cast<std::size_t>(settings.page) - 1], settings, drawing);
+            };
+            if (const auto answer = m_asker.import(std::move(question))) addDrawing(path, *answer);
         });
 }
 

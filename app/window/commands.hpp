@@ -46,7 +46,7 @@ public:
     /// Asks for a drawing, reads it aside, shows what was found, adds what is wanted; makes a block named
     /// after the file if there is none.
     void importDrawing();
-    void importFile(const QString& path);
+    void importFiles(const QStringList& paths);
     /// Everything in the file, without asking.
     void importAll(const QString& path);
 

@@ -35,4 +35,47 @@ std::string_view trimmed(std::string_view text) {
     return text.substr(first, text.find_last_not_of(blanks) - first + 1);
 }
 
+namespace {
+
+/// Bytes of the character that begins there, 0 when it is none. Source: RFC 3629, section 4.
+std::size_t characterAt(std::string_view text, std::size_t at) {
+    const auto byte = [&](std::size_t i) {
+        return at + i < text.size() ? static_cast<unsigned char>(text[at + i]) : 0U;
+    };
+    const auto goesOn = [&](std::size_t i) { return (byte(i) & 0xC0U) == 0x80U; };
+    const unsigned first = byte(0), second = byte(1);
+    if (first < 0x80) return 1;
+    if (first >= 0xC2 && first <= 0xDF) return goesOn(1) ? 2 : 0;
+    if (first >= 0xE0 && first <= 0xEF) {
+        const bool fits = !(first == 0xE0 && second < 0xA0) && !(first == 0xED && second > 0x9F);
+        return fits && goesOn(1) && goesOn(2) ? 3 : 0;
+    }
+    if (first >= 0xF0 && first <= 0xF4) {
+        const bool fits = !(first == 0xF0 && second < 0x90) && !(first == 0xF4 && second > 0x8F);
+        return fits && goesOn(1) && goesOn(2) && goesOn(3) ? 4 : 0;
+    }
+    return 0;
+}
+
+} // namespace
+
+std::string asUtf8(std::string_view text) {
+    std::string out;
+    out.reserve(text.size());
+    for (std::size_t i = 0; i < text.size();) {
+        const auto length = characterAt(text, i);
+        const auto byte = static_cast<unsigned char>(text[i]);
+        if (length == 1) {
+            out += byte < 0x20 || byte == 0x7F ? ' ' : text[i];
+        } else if (length > 1) {
+            out += text.substr(i, length);
+        } else {
+            out += static_cast<char>(0xC0U | (byte >> 6U));
+            out += static_cast<char>(0x80U | (byte & 0x3FU));
+        }
+        i += length == 0 ? 1 : length;
+    }
+    return out;
+}
+
 } // namespace up

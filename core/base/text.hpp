@@ -18,4 +18,8 @@ namespace up {
 
 [[nodiscard]] std::string_view trimmed(std::string_view text);
 
+/// Text of a foreign file as UTF-8: what is valid stays, any other byte is taken for Latin-1; control
+/// characters become blanks.
+[[nodiscard]] std::string asUtf8(std::string_view text);
+
 } // namespace up

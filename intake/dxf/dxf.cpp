@@ -73,7 +73,7 @@ public:
         for (const auto& text : group.texts)
             m_out.addLabel(text.text, at(text.at));
         for (const auto& insert : group.inserts) {
-            if (m_out.isFull()) return;
+            if (m_out.isFull() || m_inserted > mostShapes) return;
             const auto block = m_file.blocks.find(insert.block);
             if (block == m_file.blocks.end())
                 m_out.leaveOut(Remark::missingLeftOut);

@@ -104,6 +104,7 @@ public:
         const int columns = std::clamp(insert.cols, 1, 200), rows = std::clamp(insert.rows, 1, 200);
         for (int r = 0; r < rows; ++r)
             for (int c = 0; c < columns; ++c) {
+                if (++m_inserts > mostInserts) return;
                 const auto turn = Transform::turn(measure::Angle::ofDegrees(insert.angle));
                 const auto place = mirroring() * Transform::moveBy(insert.ipx, insert.ipy) * turn *
                                    Transform::moveBy(c * insert.colSp, r * insert.rowSp) *
@@ -127,6 +128,7 @@ public:
 
 private:
     enum class Kind : std::uint8_t { none, polyline, spline };
+    static constexpr int mostInserts = 200'000;
 
     /// Things drawn on the far side of the page are mirrored.
     [[nodiscard]] Transform mirroring() {
@@ -173,6 +175,7 @@ private:
     std::vector<Vertex> m_vertices;
     std::vector<Point> m_fit;
     Spline m_spline;
+    int m_inserts = 0;
     std::string m_layer;
     Transform m_mirroring;
     int m_colour = 256;

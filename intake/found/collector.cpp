@@ -63,6 +63,7 @@ void Collector::setPage(double width, double height) {
 }
 
 void Collector::add(Painted painted) {
+    painted.name = asUtf8(painted.name);
     if (painted.name.empty()) painted.name = "piece " + std::to_string(m_drawing.shapes.size() + 1);
     std::erase_if(painted.contours, [](const Contour& contour) { return contour.curves.empty(); });
     if (isAbsurd(painted.contours)) return leaveOut(Remark::absurdLeftOut);
@@ -123,8 +124,11 @@ void Collector::addFilled(const Painted& painted, std::vector<Contour> closed, O
 }
 
 void Collector::addBand(const Painted& painted, const Contour& contour) {
-    const auto region = shape::band(flattened(contour, m_tolerance), contour.closed, painted.penWidth,
-                                    painted.cap, painted.join, m_tolerance);
+    constexpr std::size_t mostCrossings = 2000;
+    const auto line = flattened(contour, m_tolerance);
+    if (shape::crossingsOf({line}, mostCrossings).tooMany) return leaveOut(Remark::tangledLeftOut);
+    const auto region =
+        shape::band(line, contour.closed, painted.penWidth, painted.cap, painted.join, m_tolerance);
     const auto before = m_drawing.shapes.size();
     addOutlines(painted, shape::outlinesOf(region), Origin::band);
     if (contour.closed || m_drawing.shapes.size() != before + 1) return;
@@ -242,7 +246,7 @@ void Collector::applyLabels() {
             if (regions[i].contains(label.at) &&
                 (best == regions.size() || regions[i].area() < regions[best].area()))
                 best = i;
-        if (best < regions.size()) m_drawing.shapes[best].name = label.text;
+        if (best < regions.size()) m_drawing.shapes[best].name = asUtf8(label.text);
     }
 }
 
@@ -345,7 +349,7 @@ quilt::Drawing Collector::finish() {
     for (const auto& [what, count] : m_left)
         remark(what, {std::to_string(count)});
     for (const auto& [what, count] : m_unknown)
-        remark(Remark::unknownLeftOut, {what, std::to_string(count)});
+        remark(Remark::unknownLeftOut, {asUtf8(what), std::to_string(count)});
     return std::move(m_drawing);
 }
 

@@ -10,6 +10,7 @@ using shape::Point;
 using shape::Transform;
 
 constexpr int deepestSpan = 20;
+constexpr std::size_t mostText = 20'000; // bytes in one text
 
 class Writer {
 public:
@@ -64,6 +65,9 @@ private:
                 plain += ' ';
         }
         if (plain.empty()) return;
+        // More is no lettering for a quilt, and would fill the memory.
+        m_bytes += plain.size();
+        if (m_bytes > mostText) return;
         m_atBlank = plain.back() == ' ';
         auto made =
             lettering(plain, {style.font.family, style.font.bold, style.font.italic}, style.font.size);
@@ -92,6 +96,7 @@ private:
     Point m_at;
     double m_start = 0, m_anchor = 0;
     bool m_atBlank = true;
+    std::size_t m_bytes = 0;
 };
 
 } // namespace

@@ -49,7 +49,8 @@ std::string wrongWith(const Result<quilt::Drawing>& drawing) {
     const auto empty = edit::addBlock(quilt::emptyQuilt("Q"), "B", side, side);
     const auto full = edit::addDrawing(*empty, empty->blocks[0].id, *drawing, {}, 0);
     if (!full) return wrongWith(full.error());
-    return store::readQuilt(store::writeQuilt(*full), "again") ? "" : "its quilt file does not read";
+    const auto again = store::readQuilt(store::writeQuilt(*full), "again");
+    return again ? "" : "its quilt file does not read: " + words::sentence(again.error());
 }
 
 std::string asSvg(const std::string& bytes) {

@@ -24,6 +24,10 @@ public:
     QStringList asked;
 
     QString fileToOpen(const QString& title, const QString&) override { return file(title); }
+    QStringList filesToOpen(const QString& title, const QString&) override {
+        const auto path = file(title);
+        return path.isEmpty() ? QStringList() : path.split(';');
+    }
     QString fileToSave(const QString& title, const QString&, const QString&) override { return file(title); }
     app::SaveAnswer saveChanges(const QString& quilt) override;
     std::optional<QString> text(const QString& title, const QString& question, const QString&) override;
@@ -38,6 +42,10 @@ public:
     std::function<std::optional<edit::Arrangement>(const app::ArrangeQuestion&)> arrangeAnswer;
     std::function<std::optional<std::vector<shape::Contour>>(const app::EdgeQuestion&)> edgesAnswer;
     std::optional<plan::Candidate> whichAnswer;
+    std::optional<intake::PageGrid> gridAnswer;
+    std::optional<intake::PageGrid> pageGrid(const std::vector<quilt::Drawing>&, measure::System) override {
+        return gridAnswer;
+    }
     std::optional<app::ShapeAnswer> shape(const app::ShapeQuestion& question) override;
     std::optional<edit::Arrangement> arrange(const app::ArrangeQuestion& question) override;
     std::optional<std::vector<shape::Contour>> edges(const app::EdgeQuestion& question) override;

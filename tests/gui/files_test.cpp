@@ -112,7 +112,7 @@ TEST_F(FilesTest, ABadDrawingIsRefusedWithASentence) {
     openSample();
     const auto before = session().quilt();
     for (const char* name : {"refused-empty.svg", "refused-not-xml.svg", "refused-other-xml.svg"}) {
-        window().commands().importFile(QString::fromStdString(source(std::string("tests/broken/") + name)));
+        window().commands().importFiles({QString::fromStdString(source(std::string("tests/broken/") + name))});
         EXPECT_SOON(said().contains(name), 5000);
         EXPECT_TRUE(session().quilt() == before);
         EXPECT_EQ(find<QLabel>("says").textFormat(), Qt::PlainText)
@@ -121,7 +121,7 @@ TEST_F(FilesTest, ABadDrawingIsRefusedWithASentence) {
 }
 
 TEST_F(FilesTest, ACrossingOutlineIsRepairedAndReported) {
-    window().commands().importFile(QString::fromStdString(source("tests/broken/repaired-crossing.svg")));
+    window().commands().importFiles({QString::fromStdString(source("tests/broken/repaired-crossing.svg"))});
     EXPECT_SOON(said().contains("crossed itself"), 5000);
     EXPECT_EQ(block().pieces.size(), 2U);
     EXPECT_EQ(block().name, "repaired-crossing") << "a first block needs no questions";

@@ -119,7 +119,7 @@ TEST_F(ImportInTheWindow, ADxfAndAScanBecomePieces) {
     writeAll(dir.file("disc.dxf"),
              "0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n"
              "10\n50\n20\n50\n40\n30\n0\nENDSEC\n0\nEOF\n");
-    window().commands().importFile(QString::fromStdString(dir.file("disc.dxf")));
+    window().commands().importFiles({QString::fromStdString(dir.file("disc.dxf"))});
     EXPECT_SOON(session().block() && block().pieces.size() == 1, 5000);
     const auto box = boundsOf(*block().pieces[0].outline);
     EXPECT_NEAR(box.width(), 60, 1e-3) << "its own size";
@@ -129,7 +129,7 @@ TEST_F(ImportInTheWindow, ADxfAndAScanBecomePieces) {
 TEST_F(ImportInTheWindow, CancelledNothingChanges) {
     m_asker.importAnswer = [](const auto&) { return std::nullopt; };
     const auto before = session().quilt();
-    window().commands().importFile(drawing("heron.svg"));
+    window().commands().importFiles({drawing("heron.svg")});
     bool asked = false;
     m_asker.importAnswer = [&](const app::ImportQuestion& question) {
         asked = question.drawing.has_value() && question.drawing->shapes.size() == 15;
@@ -143,7 +143,7 @@ TEST_F(ImportInTheWindow, ReversedIsTakenFromTheAnswer) {
     m_asker.importAnswer = [](const app::ImportQuestion& question) {
         return app::ImportAnswer{*question.drawing, {true, edit::Fit::page}};
     };
-    window().commands().importFile(drawing("windlass.svg"));
+    window().commands().importFiles({drawing("windlass.svg")});
     EXPECT_SOON(session().block() && !block().pieces.empty(), 5000);
     EXPECT_TRUE(block().givenReversed);
 }

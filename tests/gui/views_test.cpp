@@ -138,7 +138,8 @@ TEST_F(Views, NothingIsCutOffAt1280By800) {
         session().chooseBlock(candidate.id);
         for (const View view : app::allViews) {
             session().goTo(view);
-            EXPECT_SOON(!window().checker().isBusy(), 10'000); // findings come aside and are laid out after that
+            EXPECT_SOON(!window().checker().isBusy(),
+                        10'000); // findings come aside and are laid out after that
             for (int i = 0; i < 3; ++i)
                 QCoreApplication::processEvents();
             EXPECT_EQ(window().size(), QSize(1280, 800))

@@ -107,5 +107,16 @@ TEST(Job, RemembersThatItWasStopped) {
     EXPECT_EQ(job.progress(), 0.25);
 }
 
+TEST(AsUtf8, KeepsWhatIsValidAndTakesTheRestForLatin1) {
+    EXPECT_EQ(asUtf8("reed — ¾ 🦆"), "reed — ¾ 🦆");
+    EXPECT_EQ(asUtf8("Schl\xFCssel"), "Schlüssel");
+    EXPECT_EQ(asUtf8("cut off \xE2\x82"), "cut off â\u0082");
+    EXPECT_EQ(asUtf8("tab\tand\nline"), "tab and line");
+    // Not UTF-8 by RFC 3629: too long, surrogates, beyond the last character.
+    for (const char* wrong :
+         {"\xC0\xAF", "\xE0\x80\xAF", "\xED\xA0\x80", "\xF4\x90\x80\x80", "\xF8\x88\x80\x80\x80"})
+        EXPECT_EQ(asUtf8(wrong).size(), 2 * std::string(wrong).size());
+}
+
 } // namespace
 } // namespace up
