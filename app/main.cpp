@@ -102,7 +102,7 @@ int takePicture(QApplication& application, Window& window, const QCommandLinePar
                  saved = front.grab().save(words.value("picture"));
                  finished = true;
              });
-    if (words.isSet("look-at")) window.commands().importFiles(words.values("look-at"));
+    if (words.isSet("look-at")) window.imports().importFiles(words.values("look-at"));
     while (!finished)
         application.processEvents(QEventLoop::WaitForMoreEvents);
     if (!saved)
@@ -137,7 +137,7 @@ int main(int count, char** given) {
     look::apply(application, data);
     const bool picture = words.isSet("picture");
     const auto folder = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
-    Window window({folder, data + "/demo/towpath.upstairs",
+    Window window({folder, data + "/demo/towpath.upstairs", data + "/demo/scanned-page.jpg",
                    [] { return static_cast<std::int64_t>(std::time(nullptr)); }, nullptr,
                    words.value("autosave").toInt()});
     openWindow = &window;
@@ -146,7 +146,7 @@ int main(int count, char** given) {
         window.files().openFile(words.positionalArguments().front());
     else if (words.isSet("demo"))
         window.openSample();
-    if (words.isSet("import")) window.commands().importAll(words.value("import"));
+    if (words.isSet("import")) window.imports().importAll(words.value("import"));
     if (picture) return takePicture(application, window, words);
     window.show();
     window.files().offerRecovery();

@@ -67,7 +67,17 @@ Bytes exportSheets(const Words& words) {
     if (!opened) return tl::unexpected(opened.error());
     const auto& block = opened->chosen();
     if (!pages) return output::cutSheet(opened->quilt, block).map(output::writeSvg);
-    const output::PageOptions options{words.paper == "a4" ? measure::a4 : measure::letter};
+    output::PageOptions options{words.paper == "a4" ? measure::a4 : measure::letter};
+    if (!words.square.empty()) {
+        const auto square = measure::readLength(words.square);
+        if (!square) return tl::unexpected(square.error());
+        if (square->mm() < output::leastSquare || square->mm() > output::mostSquare)
+            return failure(Code::absurdSize,
+                           {"printed square", measure::sayInches(*square, 64),
+                            measure::sayInches(measure::Length::ofMm(output::leastSquare), 64),
+                            measure::sayInches(measure::Length::ofMm(output::mostSquare), 64)});
+        options.square = square->mm();
+    }
     if (words.what == "placement")
         return output::placementPages(opened->quilt, block, options).and_then([&](const auto& made) {
             return output::writePdf(made, block.name);

@@ -48,6 +48,8 @@ public:
         exporting->add_option("--what", m_words.what, "tracing, placement or cut")->required();
         exporting->add_option("--as", m_words.as, "pdf (tracing, placement) or svg (cut)")->required();
         exporting->add_option("--paper", m_words.paper, "letter or a4");
+        exporting->add_option("--square", m_words.square,
+                              "what the printed one-inch square measures, such as 0.97 or 24.6mm");
         auto* checking = verb("check", "All checks of a quilt", cli::check);
         checking->add_option("QUILT", m_words.file, "the quilt file")->required();
         verb("demo", "Writes the sample quilt and its drawings into a folder", cli::demo);

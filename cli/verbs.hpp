@@ -11,7 +11,7 @@
 namespace up::cli {
 
 struct Words {
-    std::string file, block, name, finished, what, as, out = "-", paper = "letter";
+    std::string file, block, name, finished, what, as, out = "-", paper = "letter", square;
     std::vector<std::string> files;
     double seconds = 2, dpi = 0;
     int rounds = 0, page = 1;

@@ -13,6 +13,7 @@
 #include <QDialogButtonBox>
 #include <QHBoxLayout>
 #include <QLabel>
+#include <QLineEdit>
 #include <QListWidget>
 #include <QPushButton>
 #include <QRegularExpression>
@@ -54,11 +55,12 @@ ImportDialog::ImportDialog(ImportQuestion question, QWidget* parent)
     column->setContentsMargins(0, 0, 0, 0);
     buildReading(*column);
     buildShapes(*column);
+    buildMeasuring(*column);
     buildPlacing(*column);
     auto* buttons = new QDialogButtonBox(this);
     m_add = named(buttons->addButton("Add", QDialogButtonBox::AcceptRole), "import.add");
     m_add->setDefault(true);
-    buttons->addButton(QDialogButtonBox::Cancel);
+    buttons->addButton(QDialogButtonBox::Cancel)->setAutoDefault(false);
     column->addWidget(buttons);
     connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
@@ -78,7 +80,7 @@ void ImportDialog::buildReading(QVBoxLayout& column) {
     m_page = named(new QComboBox(this), "import.page");
     for (int i = 1; i <= m_question.pages; ++i)
         m_page->addItem(QString("%1 of %2").arg(i).arg(m_question.pages));
-    if (m_question.pages > 1 && m_question.readPages) m_page->addItem("All, joined…");
+    if (m_question.pages > 1 && m_question.readPages) m_page->addItem("All joined…");
     auto* dpiName = new QLabel("Dots to the inch", this);
     m_dpi = named(new QSpinBox(this), "import.dpi");
     m_dpi->setRange(0, 4800);
@@ -137,6 +139,46 @@ void ImportDialog::buildShapes(QVBoxLayout& column) {
     });
     connect(m_role, &QComboBox::activated, this,
             [this](int role) { chooseRole(m_list->currentRow(), static_cast<Role>(role)); });
+}
+
+void ImportDialog::buildMeasuring(QVBoxLayout& column) {
+    auto* row = new QHBoxLayout;
+    column.addLayout(row);
+    m_measure = named(new QCheckBox("I know one length:", this), "import.measure");
+    m_length = named(new QLineEdit(this), "import.length");
+    m_length->setPlaceholderText("drag it on the page, type it here");
+    m_length->setEnabled(false);
+    row->addWidget(m_measure);
+    row->addWidget(m_length, 1);
+    connect(m_measure, &QCheckBox::toggled, this, [this](bool on) {
+        m_picture->setMeasuring(on);
+        m_length->setEnabled(on);
+        m_length->clear();
+    });
+    connect(m_picture, &ImportPicture::markMoved, this, [this] {
+        m_length->setText(QString::fromStdString(
+            measure::say(measure::Length::ofMm(m_picture->marked()), m_question.units)));
+    });
+    connect(m_length, &QLineEdit::returnPressed, this, &ImportDialog::applyMark);
+    connect(m_length, &QLineEdit::editingFinished, this, &ImportDialog::applyMark);
+}
+
+void ImportDialog::applyMark() {
+    if (!m_length->isModified() || m_picture->marked() <= 0) return;
+    m_length->setModified(false);
+    const auto length = measure::readLength(m_length->text().trimmed().toStdString(), m_question.units);
+    if (!length) return m_notes->setText(QString::fromStdString(words::sentence(length.error())));
+    const double factor = length->mm() / m_picture->marked();
+    if (!(factor > 0.01 && factor < 100))
+        return m_notes->setText("That cannot be: look at the unit you typed.");
+    const auto roles = m_roles;
+    const bool chosen = m_sideChosen;
+    m_measure->setChecked(false);
+    present(edit::scaled(m_drawing, factor));
+    m_roles = roles, m_sideChosen = chosen;
+    m_picture->setRoles(m_roles);
+    fillList();
+    tell();
 }
 
 void ImportDialog::buildPlacing(QVBoxLayout& column) {

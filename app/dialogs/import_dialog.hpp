@@ -9,6 +9,7 @@
 class QCheckBox;
 class QComboBox;
 class QLabel;
+class QLineEdit;
 class QListWidget;
 class QPushButton;
 class QSpinBox;
@@ -28,6 +29,9 @@ private:
     void buildReading(QVBoxLayout& column);
     void buildShapes(QVBoxLayout& column);
     void buildPlacing(QVBoxLayout& column);
+    void buildMeasuring(QVBoxLayout& column);
+    /// The marked length becomes what was typed: the page is scaled by as much.
+    void applyMark();
     void present(const Result<quilt::Drawing>& drawing);
     void readAgain();
     /// Reads all pages, asks how they lie, and shows them as one.
@@ -55,6 +59,8 @@ private:
     QComboBox *m_role, *m_fit;
     QLabel *m_notes, *m_size, *m_side;
     bool m_sideChosen = false; ///< by hand: the letters change it no more
+    QCheckBox* m_measure = nullptr;
+    QLineEdit* m_length = nullptr;
     QPushButton* m_add;
 };
 

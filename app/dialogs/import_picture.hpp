@@ -22,18 +22,28 @@ public:
     /// Where a place of the page is shown.
     [[nodiscard]] QPointF pixelOf(shape::Point page) const;
 
+    /// A ruler is dragged over the page instead of clicking shapes.
+    void setMeasuring(bool on);
+    /// Length of the ruler, mm on the page; 0 until one was dragged.
+    [[nodiscard]] double marked() const { return shape::distance(m_from, m_to); }
+
 signals:
+    void markMoved();
     void clicked(int shape);
 
 protected:
     void paintEvent(QPaintEvent*) override;
     void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
 
 private:
     [[nodiscard]] QTransform toWidget() const;
     quilt::Drawing m_drawing;
     std::vector<QPainterPath> m_paths;
-    std::vector<QPainterPath> m_marks;
+    std::vector<QPainterPath> m_marks, m_dotted;
+    bool m_measuring = false;
+    shape::Point m_from, m_to; ///< the ruler, mm on the page
+    QPainterPath m_loose;      ///< lines that lie on no shape
     std::vector<edit::Role> m_roles;
     QRectF m_area; ///< page and shapes, mm
     int m_pointed = -1;

@@ -5,7 +5,9 @@
 #include "app/dialogs/size_table.hpp"
 #include "app/look/names.hpp"
 #include "app/session/aside.hpp"
+#include "core/pattern/pattern.hpp"
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QDialogButtonBox>
 #include <QDoubleSpinBox>
@@ -71,13 +73,19 @@ SizeDialog::SizeDialog(SizeQuestion question, QWidget* parent)
     m_table->setFocusPolicy(Qt::NoFocus);
     m_table->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     column->addWidget(m_table, 1);
+    const auto hasWidth = [](const quilt::Piece& piece) {
+        return piece.recipe && pattern::hasWidth(*piece.recipe);
+    };
+    m_keep = named(new QCheckBox("Stems, strips and rings keep their width", this), "size.keep");
+    m_keep->setVisible(std::any_of(m_question.block.pieces.begin(), m_question.block.pieces.end(), hasWidth));
+    column->addWidget(m_keep);
     auto* fixed = new QLabel("Seam allowance, cutting margins and the edge stitch stay as they are.", this);
     fixed->setProperty("role", "quiet");
     column->addWidget(fixed);
     auto* buttons = new QDialogButtonBox(this);
     auto* set = named(buttons->addButton("Set this size", QDialogButtonBox::AcceptRole), "size.set");
     set->setDefault(true);
-    buttons->addButton(QDialogButtonBox::Cancel);
+    buttons->addButton(QDialogButtonBox::Cancel)->setAutoDefault(false);
     column->addWidget(buttons);
     connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
@@ -153,7 +161,7 @@ void SizeDialog::buildStitch(QVBoxLayout& column) {
 }
 
 SizeAnswer SizeDialog::answer() const {
-    return {isWhole(), m_factor, m_edge};
+    return {isWhole(), m_factor, m_edge, m_keep->isChecked()};
 }
 
 bool SizeDialog::isWhole() const {

@@ -7,6 +7,7 @@
 
 #include <QDialog>
 
+class QCheckBox;
 class QComboBox;
 class QDoubleSpinBox;
 class QLabel;
@@ -44,6 +45,7 @@ private:
     SizeQuestion m_question;
     double m_factor = 1;
     quilt::EdgeStitch m_edge;
+    QCheckBox* m_keep = nullptr;
     SizePicture* m_picture;
     SizeTable* m_model;
     QComboBox *m_which, *m_stitch;

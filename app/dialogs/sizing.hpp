@@ -19,6 +19,7 @@ struct SizeAnswer {
     bool wholeBlock = true;
     double factor = 1;
     quilt::EdgeStitch edge;
+    bool keepWidths = false; ///< of built-in stems, strips and rings
 };
 
 } // namespace up::app

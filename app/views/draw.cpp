@@ -25,6 +25,7 @@ Panel asTraced(const Look& look) {
         lines.items.push_back(sheet::Shape{sheet::contoursOf(quilt::placed(piece)), std::nullopt,
                                            Pen{look::pencil, 0.4, Dash::solid}, piece.id.value});
         addMarks(lines, piece, quilt::placing(piece), look::slate);
+        addDotted(lines, piece, quilt::placing(piece), look::webPaper);
     }
     addChosen(lines, look);
     auto flags = flagLayer(look);
@@ -58,6 +59,7 @@ Panel pairPanel(const Look& look, const quilt::Piece& piece, int number) {
     paper.items.push_back(sheet::Shape{sheet::contoursOf(*piece.outline), std::nullopt,
                                        Pen{look::pencil, 0.3, Dash::solid}, piece.id.value});
     addMarks(paper, piece, {}, look::slate);
+    addDotted(paper, piece, {}, look::webPaper);
     panel.layers = {std::move(front), std::move(paper)};
     return panel;
 }

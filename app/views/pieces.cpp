@@ -103,6 +103,15 @@ void addMarks(sheet::Layer& layer, const quilt::Piece& piece, const shape::Trans
     layer.items.push_back(sheet::Shape{std::move(marks), std::nullopt, Pen{colour, 0.6, Dash::solid}});
 }
 
+void addDotted(sheet::Layer& layer, const quilt::Piece& piece, const shape::Transform& by, Colour ground) {
+    if (piece.dotted->empty()) return;
+    std::vector<shape::Contour> lines;
+    for (const auto& line : *piece.dotted)
+        lines.push_back(transformed(line, by));
+    layer.items.push_back(sheet::Shape{lines, std::nullopt, Pen{ground, 1.0, Dash::solid}});
+    layer.items.push_back(sheet::Shape{std::move(lines), std::nullopt, Pen{look::rust, 0.8, Dash::dotted}});
+}
+
 void addChosen(sheet::Layer& layer, const Look& look) {
     const auto* piece = find(look.block.pieces, look.chosen);
     if (!piece) return;

@@ -28,6 +28,8 @@ namespace up::app {
 
 /// One piece where it lies on the block, with its inner marks.
 [[nodiscard]] sheet::Shape pieceShape(const quilt::Quilt& quilt, const quilt::Piece& piece, double opacity);
+/// Dotted edges over the solid outline, on paper or cloth of that colour.
+void addDotted(sheet::Layer& layer, const quilt::Piece& piece, const shape::Transform& by, Colour ground);
 void addMarks(sheet::Layer& layer, const quilt::Piece& piece, const shape::Transform& by, Colour colour);
 
 /// Brass outline round the chosen piece.

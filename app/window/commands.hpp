@@ -5,14 +5,15 @@
 #include "app/dialogs/asker.hpp"
 #include "app/session/layout_job.hpp"
 #include "app/session/session.hpp"
-#include "core/sheet/sheet.hpp"
+#include "app/window/import_commands.hpp"
 
 namespace up::app {
 
 class Commands : public QObject {
     Q_OBJECT
 public:
-    Commands(Session& session, LayoutJob& layout, Asker& asker, QObject* parent = nullptr);
+    Commands(Session& session, LayoutJob& layout, Asker& asker, ImportCommands& imports,
+             QObject* parent = nullptr);
 
     /// Now's big button.
     void doNow();
@@ -43,34 +44,21 @@ public:
     void newWeb();
     void restack(int by);
 
-    /// Asks for a drawing, reads it aside, shows what was found, adds what is wanted; makes a block named
-    /// after the file if there is none.
-    void importDrawing();
-    void importFiles(const QStringList& paths);
-    /// Everything in the file, without asking.
-    void importAll(const QString& path);
-
-    void writeTracing(bool a4);
-    void writePlacement(bool a4);
-    void writeCutFile();
-
 signals:
-    /// Something done that the mat does not show: "Saved …", "22 pieces imported".
+    /// Something done that the mat does not show.
     void told(const QString& sentence);
 
 private:
     /// A name and a colour, both asked for.
     [[nodiscard]] std::optional<std::pair<std::string, Colour>> askSwatch(const QString& title);
     [[nodiscard]] Result<void> mayDoAll(const std::vector<PieceId>& pieces, quilt::Step step) const;
-    void addDrawing(const QString& path, const ImportAnswer& answer);
     /// Applies what makes every template another one, and says what becomes of the work done.
     void redraw(edit::Edited next, const QString& what);
-    void write(const QString& title, const QString& kinds, const QString& ending,
-               std::function<Result<std::string>(const quilt::Quilt&, const quilt::Block&)> make);
 
     Session& m_session;
     LayoutJob& m_layout;
     Asker& m_asker;
+    ImportCommands& m_imports;
 };
 
 } // namespace up::app

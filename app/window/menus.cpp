@@ -47,14 +47,17 @@ void Menus::buildFile() {
     add(menu, "file.saveAs", "Save &as…", QKeySequence("Ctrl+Shift+S"), [&] { files.saveAs(); });
     menu->addSeparator();
     add(menu, "draw.import", "&Import a drawing…", QKeySequence("Ctrl+I"),
-        [&] { m_window.m_commands.importDrawing(); });
+        [&] { m_window.m_imports.importDrawing(); });
+    add(menu, "file.scan", "S&can a page from " + m_window.m_scanner.name() + "…", {},
+        [&] { m_window.m_imports.scanPage(); });
     add(menu, "file.print", "Sheets of this view as &PDF…", QKeySequence::Print, [&] {
         const bool a4 = m_window.m_tools->wantsA4();
         if (m_window.m_session.view() == View::trace)
-            m_window.m_commands.writeTracing(a4);
+            m_window.m_sheets.writeTracing(a4);
         else
-            m_window.m_commands.writePlacement(a4);
+            m_window.m_sheets.writePlacement(a4);
     });
+    add(menu, "file.printer", "Correct the &printer…", {}, [&] { m_window.m_sheets.correctPrinter(); });
     menu->addSeparator();
     add(menu, "file.quit", "&Quit", QKeySequence::Quit, [&] { m_window.close(); });
 }

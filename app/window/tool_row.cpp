@@ -15,9 +15,9 @@
 
 namespace up::app {
 
-ToolRow::ToolRow(Session& session, LayoutJob& layout, Commands& commands, ShapeCommands& shapes,
-                 QWidget* parent)
-    : QWidget(parent), m_session(session), m_layout(layout), m_commands(commands), m_shapes(shapes) {
+ToolRow::ToolRow(Session& session, LayoutJob& layout, const AllCommands& all, QWidget* parent)
+    : QWidget(parent), m_session(session), m_layout(layout), m_commands(all.commands), m_shapes(all.shapes),
+      m_imports(all.imports), m_sheets(all.sheets) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     auto* fresh = on({View::landing}, named(new QPushButton("New block…", this), "block.new"));
@@ -58,7 +58,7 @@ void ToolRow::buildDraw(QHBoxLayout& row) {
           static_cast<QWidget*>(sizeName), static_cast<QWidget*>(m_size), static_cast<QWidget*>(sizes),
           static_cast<QWidget*>(m_reversed), static_cast<QWidget*>(m_templates)})
         row.addWidget(part);
-    connect(import, &QPushButton::clicked, this, [this] { m_commands.importDrawing(); });
+    connect(import, &QPushButton::clicked, this, [this] { m_imports.importDrawing(); });
     connect(sizes, &QPushButton::clicked, this, [this] { m_commands.askSize(); });
     connect(m_size, &QLineEdit::editingFinished, this, &ToolRow::readSize);
     connect(m_reversed, &QCheckBox::clicked, this, [this](bool on) {
@@ -92,8 +92,8 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
     connect(m_layOut, &QPushButton::clicked, &m_commands, &Commands::startOrStopLayout);
     connect(&m_layout, &LayoutJob::progressed, m_layOut,
             [this](int percent) { m_layOut->setText(QString("Stop  %1 %").arg(percent)); });
-    connect(pages, &QPushButton::clicked, this, [this] { m_commands.writeTracing(wantsA4()); });
-    connect(cut, &QPushButton::clicked, this, [this] { m_commands.writeCutFile(); });
+    connect(pages, &QPushButton::clicked, this, [this] { m_sheets.writeTracing(wantsA4()); });
+    connect(cut, &QPushButton::clicked, this, [this] { m_sheets.writeCutFile(); });
 }
 
 void ToolRow::buildLay(QHBoxLayout& row) {
@@ -114,7 +114,7 @@ void ToolRow::buildLay(QHBoxLayout& row) {
     });
     connect(left, &QPushButton::clicked, this, [this] { m_commands.turn(-5); });
     connect(right, &QPushButton::clicked, this, [this] { m_commands.turn(5); });
-    connect(sheet, &QPushButton::clicked, this, [this] { m_commands.writePlacement(wantsA4()); });
+    connect(sheet, &QPushButton::clicked, this, [this] { m_sheets.writePlacement(wantsA4()); });
 }
 
 void ToolRow::buildStitch(QHBoxLayout& row) {

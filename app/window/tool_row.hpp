@@ -6,6 +6,7 @@
 #include "app/session/session.hpp"
 #include "app/window/commands.hpp"
 #include "app/window/shape_commands.hpp"
+#include "app/window/sheet_commands.hpp"
 
 #include <QWidget>
 
@@ -17,11 +18,17 @@ class QPushButton;
 
 namespace up::app {
 
+struct AllCommands {
+    Commands& commands;
+    ShapeCommands& shapes;
+    ImportCommands& imports;
+    SheetCommands& sheets;
+};
+
 class ToolRow : public QWidget {
     Q_OBJECT
 public:
-    ToolRow(Session& session, LayoutJob& layout, Commands& commands, ShapeCommands& shapes,
-            QWidget* parent = nullptr);
+    ToolRow(Session& session, LayoutJob& layout, const AllCommands& all, QWidget* parent = nullptr);
     /// "letter" or "a4", for printed sheets.
     [[nodiscard]] bool wantsA4() const;
 
@@ -39,6 +46,8 @@ private:
     LayoutJob& m_layout;
     Commands& m_commands;
     ShapeCommands& m_shapes;
+    ImportCommands& m_imports;
+    SheetCommands& m_sheets;
     std::vector<std::pair<QWidget*, std::vector<View>>> m_shown;
     QComboBox *m_web = nullptr, *m_paper = nullptr, *m_background = nullptr, *m_thread = nullptr;
     QLineEdit* m_size = nullptr;

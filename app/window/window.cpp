@@ -32,7 +32,9 @@ Window::Window(WindowOptions options)
     : m_ownAsker(options.asker ? nullptr : std::make_unique<DialogAsker>(this)),
       m_asker(options.asker ? *options.asker : *m_ownAsker), m_sample(options.sample),
       m_session(std::move(options.clock)), m_checker(m_session), m_layout(m_session),
-      m_commands(m_session, m_layout, m_asker), m_shapes(m_session, m_asker),
+      m_scanner(options.scannedPage), m_imports(m_session, m_asker, m_scanner),
+      m_commands(m_session, m_layout, m_asker, m_imports),
+      m_sheets(m_session, m_asker, options.folder + "/settings.ini"), m_shapes(m_session, m_asker),
       m_files(m_session, m_asker, options.folder),
       m_autosave(m_session, options.folder, options.autosaveDelay) {
     auto* centre = new QWidget(this);
@@ -56,6 +58,9 @@ Window::Window(WindowOptions options)
         if (m_session.view() == View::draw) showView();
     });
     connect(&m_shapes, &ShapeCommands::told, this, [this](const QString& sentence) { say(sentence, false); });
+    connect(&m_imports, &ImportCommands::told, this,
+            [this](const QString& sentence) { say(sentence, false); });
+    connect(&m_sheets, &SheetCommands::told, this, [this](const QString& sentence) { say(sentence, false); });
     connect(&m_commands, &Commands::told, this, [this](const QString& sentence) { say(sentence, false); });
     connect(&m_files, &Files::told, this, [this](const QString& sentence) { say(sentence, false); });
     qApp->installEventFilter(this);
@@ -89,7 +94,7 @@ QWidget* Window::buildMiddle() {
     auto* middle = new QWidget(this);
     auto* column = new QVBoxLayout(middle);
     column->setContentsMargins(0, 0, 0, 0);
-    m_tools = new ToolRow(m_session, m_layout, m_commands, m_shapes, middle);
+    m_tools = new ToolRow(m_session, m_layout, {m_commands, m_shapes, m_imports, m_sheets}, middle);
     m_says = new QLabel(middle);
     m_says->setObjectName("says");
     m_says->setWordWrap(true);

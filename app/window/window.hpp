@@ -2,12 +2,14 @@
 // The window: stair, rail, mat, Now, plan and Checks, put together.
 #pragma once
 
+#include "app/devices/scanner.hpp"
 #include "app/session/autosave.hpp"
 #include "app/session/checker.hpp"
 #include "app/session/layout_job.hpp"
 #include "app/window/commands.hpp"
 #include "app/window/files.hpp"
 #include "app/window/shape_commands.hpp"
+#include "app/window/sheet_commands.hpp"
 
 #include <QMainWindow>
 
@@ -25,6 +27,7 @@ class ToolRow;
 struct WindowOptions {
     QString folder;                      ///< the user's data folder
     QString sample;                      ///< the sample quilt's file
+    QString scannedPage{};               ///< the page on the sample scanner
     std::function<std::int64_t()> clock; ///< seconds since 1970 UTC
     Asker* asker = nullptr;              ///< none: dialogs
     int autosaveDelay = 5000;            ///< ms from a change to its recovery copy
@@ -39,6 +42,8 @@ public:
     [[nodiscard]] Session& session() { return m_session; }
     [[nodiscard]] Files& files() { return m_files; }
     [[nodiscard]] Commands& commands() { return m_commands; }
+    [[nodiscard]] ImportCommands& imports() { return m_imports; }
+    [[nodiscard]] SheetCommands& sheets() { return m_sheets; }
     [[nodiscard]] ShapeCommands& shapeCommands() { return m_shapes; }
     [[nodiscard]] LayoutJob& layoutJob() { return m_layout; }
     [[nodiscard]] Checker& checker() { return m_checker; }
@@ -69,7 +74,10 @@ private:
     Session m_session;
     Checker m_checker;
     LayoutJob m_layout;
+    SampleScanner m_scanner;
+    ImportCommands m_imports;
     Commands m_commands;
+    SheetCommands m_sheets;
     ShapeCommands m_shapes;
     Files m_files;
     Autosave m_autosave;

@@ -59,6 +59,9 @@ enum class Role : std::uint8_t {
 /// The drawing with each shape in its role; `roles` as many as shapes.
 [[nodiscard]] quilt::Drawing withRoles(const quilt::Drawing& drawing, const std::vector<Role>& roles);
 
+/// The drawing at `factor` times its size, page and all; what was said of its size is settled then.
+[[nodiscard]] quilt::Drawing scaled(const quilt::Drawing& drawing, double factor);
+
 struct ImportOptions {
     bool givenReversed = false; ///< the drawing is already mirrored
     Fit fit = Fit::page;

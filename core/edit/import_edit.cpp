@@ -97,6 +97,13 @@ Piece pieceFrom(Quilt& quilt, const Block& block, const quilt::DrawnShape& drawn
     return piece;
 }
 
+/// Further from the block than any cloth reaches: a tiny page was enlarged to the block.
+bool liesFarOff(const Piece& piece) {
+    constexpr double far = 2e4; // mm
+    const auto box = boundsOf(*piece.outline);
+    return !(box.left > -far && box.top > -far && box.right < far && box.bottom < far);
+}
+
 /// Nothing that says that the size was guessed.
 bool saysItsSize(const quilt::Drawing& drawing) {
     using quilt::Remark;
@@ -134,6 +141,27 @@ quilt::Drawing withRoles(const quilt::Drawing& drawing, const std::vector<Role>&
     return out;
 }
 
+quilt::Drawing scaled(const quilt::Drawing& drawing, double factor) {
+    using quilt::Remark;
+    const auto by = Transform::scale(factor, factor);
+    auto out = drawing;
+    out.width *= factor, out.height *= factor;
+    for (auto& drawn : out.shapes) {
+        drawn.outline = transformed(drawn.outline, by);
+        for (auto* lines : {&drawn.marks, &drawn.dotted})
+            for (auto& line : *lines)
+                line = transformed(line, by);
+        if (drawn.recipe) drawn.recipe = pattern::remapped(*drawn.recipe, by);
+    }
+    for (auto& loose : out.loose)
+        loose.line = transformed(loose.line, by);
+    std::erase_if(out.warnings, [](const quilt::Warning& w) {
+        return w.remark == Remark::sizeAssumed || w.remark == Remark::unitAssumed ||
+               w.remark == Remark::dpiAssumed;
+    });
+    return out;
+}
+
 Edited addDrawing(const Quilt& quilt, BlockId id, const quilt::Drawing& drawing, const ImportOptions& options,
                   std::int64_t time) {
     if (drawing.width <= 0 || drawing.height <= 0 || drawing.shapes.empty())
@@ -144,7 +172,10 @@ Edited addDrawing(const Quilt& quilt, BlockId id, const quilt::Drawing& drawing,
         if (drawing.letters != quilt::Reading::unknown) block.letters = drawing.letters;
         for (const auto& drawn : drawing.shapes)
             block.pieces.push_back(pieceFrom(out, block, drawn, map));
-        note(out, {time, id, {}, "imported", std::to_string(drawing.shapes.size())});
+        const auto before = block.pieces.size();
+        std::erase_if(block.pieces, liesFarOff);
+        const auto added = drawing.shapes.size() - (before - block.pieces.size());
+        note(out, {time, id, {}, "imported", std::to_string(added)});
     });
 }
 

@@ -37,6 +37,7 @@ void arcTo(Contour& to, double rx, double ry, measure::Angle turn, bool large, b
     double span = std::atan2((-half.y - c.y) / ry, (-half.x - c.x) / rx) - start;
     if (sweep && span < 0) span += 2 * std::numbers::pi;
     if (!sweep && span > 0) span -= 2 * std::numbers::pi;
+    if (!std::isfinite(start) || !std::isfinite(span)) return to.lineTo(end); // beyond what can be computed
     arcAbout(to, frame(c) + (from + end) * 0.5, frame({rx, 0}), frame({0, ry}), start, span);
     to.curves.back().end = end;
 }

@@ -175,7 +175,7 @@ Region offset(const Region& region, double by, double sag) {
     cl::ClipperOffset work(2.0, sag * unitsPerMm);
     work.AddPaths(toClipper(region), cl::jtRound, cl::etClosedPolygon);
     cl::Paths out;
-    work.Execute(out, by * unitsPerMm);
+    work.Execute(out, std::clamp(by, -reach, reach) * unitsPerMm);
     return regionFrom(out);
 }
 
@@ -188,7 +188,7 @@ Region band(const Polyline& line, bool closed, double width, Cap cap, Join join,
                                          : cl::etOpenSquare;
     work.AddPath(toClipper(line), corner, end);
     cl::Paths out;
-    work.Execute(out, width / 2 * unitsPerMm);
+    work.Execute(out, std::clamp(width / 2, 0.0, reach) * unitsPerMm);
     return regionFrom(out);
 }
 

@@ -2,6 +2,7 @@
 #include "intake/any/any.hpp"
 
 #include "core/base/text.hpp"
+#include "intake/any/packed.hpp"
 #include "intake/dxf/dxf.hpp"
 #include "intake/pdf/pdf.hpp"
 #include "intake/reading/reading.hpp"
@@ -51,6 +52,12 @@ DrawingKind kindOf(std::string_view bytes) {
 
 Result<quilt::Drawing> readDrawing(const std::string& bytes, const std::string& path,
                                    const ReadOptions& options) {
+    if (isPacked(bytes)) {
+        constexpr std::size_t most = 50'000'000; // a little more than any reader takes
+        const auto plain = unpacked(bytes, most);
+        if (!plain || isPacked(*plain)) return failure(Code::unknownDrawing, {path});
+        return readDrawing(*plain, path, options);
+    }
     switch (kindOf(bytes)) {
     case DrawingKind::svg: return readSvg(bytes, path, options.shapes);
     case DrawingKind::dxf: return readDxf(bytes, path, options.shapes);

@@ -124,6 +124,7 @@ void Collector::addFilled(const Painted& painted, std::vector<Contour> closed, O
 }
 
 void Collector::addBand(const Painted& painted, const Contour& contour) {
+    if (!(painted.penWidth < mostReach)) return leaveOut(Remark::absurdLeftOut);
     constexpr std::size_t mostCrossings = 2000;
     const auto line = flattened(contour, m_tolerance);
     if (shape::crossingsOf({line}, mostCrossings).tooMany) return leaveOut(Remark::tangledLeftOut);

@@ -23,7 +23,7 @@ std::string nameOf(const std::string& path) {
 tl::unexpected<Error> wrong(const ToolAnswer& answer, const std::string& path) {
     if (answer.end == End::missing) return failure(Code::toolMissing, {"poppler-utils", "reading PDF files"});
     if (answer.end == End::stopped)
-        return failure(Code::tooLarge, {nameOf(path), "what can be read in ten seconds"});
+        return failure(Code::tooLarge, {nameOf(path), "what can be read in a few seconds"});
     if (answer.err.find("assword") != std::string::npos) return failure(Code::lockedPdf, {nameOf(path)});
     return failure(Code::notPdf, {nameOf(path), "it is damaged or cut off"});
 }

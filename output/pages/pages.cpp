@@ -5,6 +5,7 @@
 #include "core/shape/deepest.hpp"
 #include "output/pages/tiling.hpp"
 
+#include <algorithm>
 #include <map>
 
 namespace up::output {
@@ -72,6 +73,37 @@ void addCreases(std::vector<sheet::Item>& items, const Block& block) {
     items.push_back(sheet::line({w, 0}, {0, h}, crease));
 }
 
+/// Laid out on paper as the printer makes it, then enlarged by what it takes away.
+std::vector<sheet::Page> tiled(const Content& content, const PageOptions& options) {
+    const double by = testSquare / std::clamp(options.square, leastSquare, mostSquare);
+    auto paper = options.paper;
+    paper.width = measure::Length::ofMm(paper.width.mm() / by);
+    paper.height = measure::Length::ofMm(paper.height.mm() / by);
+    auto pages = tiled(content, paper);
+    if (by == 1) return pages;
+    const auto enlarge = shape::Transform::scale(by, by);
+    for (auto& page : pages) {
+        page.width *= by, page.height *= by;
+        for (auto& layer : page.layers) {
+            layer.place = enlarge * layer.place;
+            if (layer.clip)
+                layer.clip = shape::Box{layer.clip->left * by, layer.clip->top * by, layer.clip->right * by,
+                                        layer.clip->bottom * by};
+        }
+    }
+    return pages;
+}
+
+/// Dotted edges over the solid line.
+void addDotted(std::vector<sheet::Item>& items, const quilt::Piece& piece, const shape::Transform& by) {
+    if (piece.dotted->empty()) return;
+    std::vector<shape::Contour> lines;
+    for (const auto& line : *piece.dotted)
+        lines.push_back(transformed(line, by));
+    items.push_back(sheet::Shape{lines, std::nullopt, Pen{Colour{255, 255, 255}, 0.6, Dash::solid}});
+    items.push_back(sheet::Shape{std::move(lines), std::nullopt, Pen{pencil, 0.35, Dash::dotted}});
+}
+
 } // namespace
 
 Result<std::vector<sheet::Page>> tracingPages(const Quilt& quilt, const Block& block,
@@ -101,13 +133,15 @@ Result<std::vector<sheet::Page>> tracingPages(const Quilt& quilt, const Block& b
             content.items.push_back(sheet::Shape{sheet::contoursOf(outline), std::nullopt,
                                                  Pen{pencil, 0.35, Dash::solid}, id.value});
             for (const auto& traced : block.layout.front().traced)
-                if (traced.piece == id)
-                    addMarks(content.items, piece,
-                             quilt::onSheet(traced) * shape::Transform::mirrorAcross(0));
+                if (traced.piece == id) {
+                    const auto onSheet = quilt::onSheet(traced) * shape::Transform::mirrorAcross(0);
+                    addMarks(content.items, piece, onSheet);
+                    addDotted(content.items, piece, onSheet);
+                }
             label(content.items, shape::regionOf(outline), plan::numberOf(block, id),
                   fabricName(quilt, piece.fabric));
         }
-        for (auto& page : tiled(content, options.paper))
+        for (auto& page : tiled(content, options))
             pages.push_back(std::move(page));
     }
     return pages;
@@ -139,7 +173,7 @@ Result<std::vector<sheet::Page>> placementPages(const Quilt& quilt, const Block&
         label(content.items, plan.visible[i].isEmpty() ? plan.regions[i] : plan.visible[i],
               static_cast<int>(i) + 1, fabricName(quilt, piece.fabric));
     }
-    return tiled(content, options.paper);
+    return tiled(content, options);
 }
 
 Result<sheet::Page> cutSheet(const Quilt& quilt, const Block& block) {

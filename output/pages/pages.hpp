@@ -11,8 +11,14 @@ namespace up::output {
 /// Every sheet carries a square of exactly one inch to measure.
 inline constexpr double testSquare = 25.4; // mm
 
+/// A printer that is further off than that is not corrected but to be set right. Source: common practice.
+inline constexpr double leastSquare = testSquare * 0.8, mostSquare = testSquare * 1.25; // mm
+
 struct PageOptions {
     measure::Paper paper = measure::letter;
+    /// What the test square of a sheet printed before measures, mm: pages are enlarged or reduced by as much
+    /// as the printer is off. Held between leastSquare and mostSquare.
+    double square = testSquare;
 };
 
 /// The block's tracing layout, paper side (reversed), with numbers, fabrics and rough-cut lines.

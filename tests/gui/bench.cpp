@@ -83,6 +83,7 @@ void WindowTest::openWindow() {
     m_window.reset();
     app::WindowOptions options;
     options.folder = QString::fromStdString(m_dir.path());
+    options.scannedPage = QString::fromStdString(output::dataFolder() + "/demo/scanned-page.jpg");
     options.sample = QString::fromStdString(output::dataFolder() + "/demo/towpath.upstairs");
     options.clock = [this] { return m_time += 60; };
     options.asker = &m_asker;

@@ -112,7 +112,7 @@ TEST_F(FilesTest, ABadDrawingIsRefusedWithASentence) {
     openSample();
     const auto before = session().quilt();
     for (const char* name : {"refused-empty.svg", "refused-not-xml.svg", "refused-other-xml.svg"}) {
-        window().commands().importFiles({QString::fromStdString(source(std::string("tests/broken/") + name))});
+        window().imports().importFiles({QString::fromStdString(source(std::string("tests/broken/") + name))});
         EXPECT_SOON(said().contains(name), 5000);
         EXPECT_TRUE(session().quilt() == before);
         EXPECT_EQ(find<QLabel>("says").textFormat(), Qt::PlainText)
@@ -121,7 +121,7 @@ TEST_F(FilesTest, ABadDrawingIsRefusedWithASentence) {
 }
 
 TEST_F(FilesTest, ACrossingOutlineIsRepairedAndReported) {
-    window().commands().importFiles({QString::fromStdString(source("tests/broken/repaired-crossing.svg"))});
+    window().imports().importFiles({QString::fromStdString(source("tests/broken/repaired-crossing.svg"))});
     EXPECT_SOON(said().contains("crossed itself"), 5000);
     EXPECT_EQ(block().pieces.size(), 2U);
     EXPECT_EQ(block().name, "repaired-crossing") << "a first block needs no questions";
@@ -190,6 +190,25 @@ TEST_F(FilesTest, NewAndRenameAndRemoveBlocks) {
     window().commands().newBlock();
     EXPECT_TRUE(session().quilt().blocks.empty());
     EXPECT_TRUE(said().contains("must be between")) << said().toStdString();
+}
+
+TEST_F(FilesTest, ThePrinterIsCorrectedByWhatItsSquareMeasures) {
+    openSample();
+    m_asker.texts = {"0.97", "2", "nonsense"};
+    window().sheets().correctPrinter();
+    EXPECT_TRUE(said().contains("103.1 %")) << said().toStdString();
+    window().sheets().correctPrinter();
+    EXPECT_TRUE(said().contains("set right first")) << said().toStdString();
+    window().sheets().correctPrinter();
+    EXPECT_TRUE(said().contains("not a length")) << said().toStdString();
+    const QString file = QString::fromStdString(m_dir.file("trace.pdf"));
+    m_asker.files = {file};
+    window().sheets().writeTracing(false);
+    EXPECT_SOON(said().contains("Written"), 5000);
+    openWindow(); // remembered
+    m_asker.texts = {"1"};
+    window().sheets().correctPrinter();
+    EXPECT_TRUE(said().contains("true size")) << said().toStdString();
 }
 
 } // namespace

@@ -9,6 +9,7 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QLabel>
+#include <QLineEdit>
 #include <QListWidget>
 #include <QPushButton>
 #include <QTest>
@@ -119,7 +120,7 @@ TEST_F(ImportInTheWindow, ADxfAndAScanBecomePieces) {
     writeAll(dir.file("disc.dxf"),
              "0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n"
              "10\n50\n20\n50\n40\n30\n0\nENDSEC\n0\nEOF\n");
-    window().commands().importFiles({QString::fromStdString(dir.file("disc.dxf"))});
+    window().imports().importFiles({QString::fromStdString(dir.file("disc.dxf"))});
     EXPECT_SOON(session().block() && block().pieces.size() == 1, 5000);
     const auto box = boundsOf(*block().pieces[0].outline);
     EXPECT_NEAR(box.width(), 60, 1e-3) << "its own size";
@@ -129,7 +130,7 @@ TEST_F(ImportInTheWindow, ADxfAndAScanBecomePieces) {
 TEST_F(ImportInTheWindow, CancelledNothingChanges) {
     m_asker.importAnswer = [](const auto&) { return std::nullopt; };
     const auto before = session().quilt();
-    window().commands().importFiles({drawing("heron.svg")});
+    window().imports().importFiles({drawing("heron.svg")});
     bool asked = false;
     m_asker.importAnswer = [&](const app::ImportQuestion& question) {
         asked = question.drawing.has_value() && question.drawing->shapes.size() == 15;
@@ -143,9 +144,60 @@ TEST_F(ImportInTheWindow, ReversedIsTakenFromTheAnswer) {
     m_asker.importAnswer = [](const app::ImportQuestion& question) {
         return app::ImportAnswer{*question.drawing, {true, edit::Fit::page}};
     };
-    window().commands().importFiles({drawing("windlass.svg")});
+    window().imports().importFiles({drawing("windlass.svg")});
     EXPECT_SOON(session().block() && !block().pieces.empty(), 5000);
     EXPECT_TRUE(block().givenReversed);
+}
+
+TEST_F(Importing, OneKnownLengthSetsTheSize) {
+    open();
+    const auto& box = find<QCheckBox>("import.measure");
+    find<QCheckBox>("import.measure").setChecked(true);
+    auto& picture = find<app::ImportPicture>("import.picture");
+    const auto a = picture.pixelOf({20, 20}).toPoint(), b = picture.pixelOf({140, 20}).toPoint();
+    QTest::mousePress(&picture, Qt::LeftButton, {}, a);
+    QMouseEvent move(QEvent::MouseMove, b, picture.mapToGlobal(b), Qt::LeftButton, Qt::LeftButton, {});
+    QApplication::sendEvent(&picture, &move);
+    QTest::mouseRelease(&picture, Qt::LeftButton, {}, b);
+    EXPECT_EQ(button(), "Add 3 pieces") << "a ruler chooses no shape";
+    auto& length = find<QLineEdit>("import.length");
+    length.selectAll();
+    QTest::keyClicks(&length, "6cm");
+    QTest::keyClick(&length, Qt::Key_Tab);
+    EXPECT_FALSE(box.isChecked());
+    EXPECT_NEAR(boundsOf(m_dialog->answer().drawing.shapes[0].outline).width(), 60, 0.5);
+}
+
+TEST_F(Importing, LettersSayWhichSideItShows) {
+    const auto side = measure::Length::ofInches(9, 1);
+    app::ImportQuestion question{"pattern",
+                                 measure::System::inches,
+                                 side,
+                                 side,
+                                 1,
+                                 false,
+                                 false,
+                                 Result<quilt::Drawing>(board()),
+                                 [](const app::ReadSettings&) { return Result<quilt::Drawing>(board()); }};
+    question.letters = [](const app::ReadSettings&, const quilt::Drawing&) {
+        return quilt::Reading::mirrored;
+    };
+    m_dialog = std::make_unique<ImportDialog>(question);
+    m_dialog->show();
+    EXPECT_SOON(find<QCheckBox>("import.reversed").isChecked(), 2000);
+    EXPECT_TRUE(find<QLabel>("import.side").text().contains("backwards"));
+    find<QCheckBox>("import.reversed").click();
+    EXPECT_TRUE(find<QLabel>("import.side").text().contains("fused backwards"));
+    EXPECT_EQ(m_dialog->answer().drawing.letters, quilt::Reading::mirrored);
+    EXPECT_FALSE(m_dialog->answer().options.givenReversed);
+}
+
+class Scanning : public WindowTest {};
+
+TEST_F(Scanning, ThePageOnTheSampleScannerBecomesPieces) {
+    openWindow();
+    window().imports().scanPage();
+    EXPECT_SOON(session().block() && block().pieces.size() == 7, 20'000);
 }
 
 } // namespace

@@ -9,6 +9,7 @@
 #include "tests/support/shapes.hpp"
 #include "tests/support/tool.hpp"
 
+#include <cmath>
 #include <gtest/gtest.h>
 
 namespace up::output {
@@ -53,10 +54,11 @@ struct Picture {
     }
 };
 
-Picture rendered(const Printed& printed) {
+/// As a printer makes it that prints everything at `scale`.
+Picture rendered(const Printed& printed, double scale) {
     const auto name = printed.dir.file("page");
-    const auto said = tool("pdftoppm -gray -r " + std::to_string(dpi) + " -f 1 -l 1 -singlefile '" +
-                           printed.path + "' '" + name + "'");
+    const auto said = tool("pdftoppm -gray -r " + std::to_string(std::lround(dpi * scale)) +
+                           " -f 1 -l 1 -singlefile '" + printed.path + "' '" + name + "'");
     EXPECT_EQ(said.code, 0) << said.out;
     const auto bytes = test::readAll(name + ".pgm");
     Picture out;
@@ -78,8 +80,8 @@ std::vector<double> linesAlong(const Picture& picture, bool row, int at, int fro
     return out;
 }
 
-void expectInchSquare(const Printed& printed) {
-    const auto picture = rendered(printed);
+void expectInchSquare(const Printed& printed, double scale = 1) {
+    const auto picture = rendered(printed, scale);
     // The square stands in the lower left corner, 10 mm from the edges; its words are in the middle of it.
     const auto pixel = [](double mm) { return static_cast<int>(mm / 25.4 * dpi); };
     const double high = picture.height * 25.4 / dpi;
@@ -110,6 +112,16 @@ TEST(TracingPdf, IsLetterSizedWithATrueInch) {
     EXPECT_GT(printed.pages, 1U);
     expectPages(printed, 612, 792);
     expectInchSquare(printed);
+}
+
+TEST(TracingPdf, CorrectsAPrinterByItsMeasuredSquare) {
+    const auto quilt = narrowboat();
+    for (const double scale : {0.97, 1.04}) {
+        Printed printed;
+        print(printed, must(tracingPages(quilt, quilt.blocks[0], {measure::letter, 25.4 * scale})));
+        expectPages(printed, 612, 792);
+        expectInchSquare(printed, scale);
+    }
 }
 
 // Source: ISO 216: 210 × 297 mm, 595.276 × 841.890 pt.

@@ -1,0 +1,14 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/devices/scanner.hpp"
+
+#include <QFileInfo>
+
+namespace up::app {
+
+Result<QString> SampleScanner::scan() {
+    if (!QFileInfo(m_page).isReadable())
+        return failure(Code::cannotOpen, {m_page.toStdString(), "the sample page is not there"});
+    return m_page;
+}
+
+} // namespace up::app

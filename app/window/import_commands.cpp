@@ -1,0 +1,167 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/import_commands.hpp"
+
+#include "app/session/aside.hpp"
+#include "core/measure/say.hpp"
+#include "core/store/file.hpp"
+#include "intake/any/any.hpp"
+#include "intake/pdf/pdf.hpp"
+#include "words/sentences.hpp"
+
+#include <QFileInfo>
+
+namespace up::app {
+
+ImportCommands::ImportCommands(Session& session, Asker& asker, Scanner& scanner, QObject* parent)
+    : QObject(parent), m_session(session), m_asker(asker), m_scanner(scanner) {}
+
+void ImportCommands::scanPage() {
+    if (const auto page = m_scanner.scan())
+        importFiles({*page});
+    else
+        m_session.complain(page.error());
+}
+
+void ImportCommands::importDrawing() {
+    const auto paths = m_asker.filesToOpen(
+        "Import a drawing, or several pages of one",
+        "Drawings and scans (*.svg *.svgz *.dxf *.pdf *.png *.jpg *.jpeg *.tif *.tiff);;All files (*)");
+    if (!paths.isEmpty()) importFiles(paths);
+}
+
+namespace {
+
+/// One page of the pattern.
+struct Source {
+    std::string file;
+    int page = 1; ///< of that file
+};
+
+struct FirstLook {
+    std::vector<Source> sources;
+    bool isScan = false;
+    Result<quilt::Drawing> drawing;
+};
+
+intake::ReadOptions optionsFor(const ReadSettings& settings) {
+    intake::Options shapes;
+    shapes.borders = settings.borders;
+    return {settings.page, settings.dpi, shapes};
+}
+
+Result<quilt::Drawing> readAs(const std::string& file, const ReadSettings& settings) {
+    return store::readFile(file).and_then(
+        [&](const std::string& bytes) { return intake::readDrawing(bytes, file, optionsFor(settings)); });
+}
+
+/// `settings.page` counts the pages of all files.
+Result<quilt::Drawing> readSource(const std::vector<Source>& sources, ReadSettings settings) {
+    const auto& source = sources.at(static_cast<std::size_t>(settings.page) - 1);
+    settings.page = source.page;
+    return readAs(source.file, settings);
+}
+
+Result<std::vector<quilt::Drawing>> readAll(const std::vector<Source>& sources, ReadSettings settings) {
+    std::vector<quilt::Drawing> out;
+    for (std::size_t i = 0; i < sources.size(); ++i) {
+        settings.page = static_cast<int>(i) + 1;
+        auto page = readSource(sources, settings);
+        if (!page && page.error().code != Code::emptyDrawing) return tl::unexpected(page.error());
+        if (page) out.push_back(std::move(*page)); // an empty page is no part of the pattern
+    }
+    if (out.empty()) return failure(Code::emptyDrawing, {sources.front().file});
+    return out;
+}
+
+quilt::Reading lettersOn(const Source& source, ReadSettings settings, const quilt::Drawing& drawing) {
+    settings.page = source.page;
+    const auto bytes = store::readFile(source.file);
+    return bytes ? intake::lettersOf(*bytes, source.file, optionsFor(settings), drawing)
+                 : quilt::Reading::unknown;
+}
+
+FirstLook lookAt(const std::vector<std::string>& files) {
+    FirstLook out{{}, false, failure(Code::unknownDrawing, {files.front()})};
+    for (const auto& file : files) {
+        const auto bytes = store::readFile(file);
+        int pages = 1;
+        if (bytes && intake::kindOf(*bytes) == intake::DrawingKind::pdf)
+            if (const auto about = intake::aboutPdf(file)) pages = about->pages;
+        out.isScan = out.isScan || (bytes && intake::kindOf(*bytes) == intake::DrawingKind::picture);
+        for (int page = 1; page <= pages; ++page)
+            out.sources.push_back({file, page});
+    }
+    out.drawing = readSource(out.sources, {});
+    return out;
+}
+
+} // namespace
+
+void ImportCommands::importFiles(const QStringList& paths) {
+    std::vector<std::string> files;
+    for (const auto& path : paths)
+        files.push_back(path.toStdString());
+    aside(
+        this, [files] { return lookAt(files); },
+        [this, path = paths.front()](const FirstLook& found) {
+            // Another page may hold what this one does not; otherwise there is nothing to show.
+            if (!found.drawing && found.sources.size() == 1) return m_session.complain(found.drawing.error());
+            const auto* block = m_session.block();
+            const auto side = measure::Length::ofInches(9, 1);
+            const auto sources = found.sources;
+            ImportQuestion question{
+                QFileInfo(path).fileName(),
+                m_session.quilt().units,
+                block ? block->width : side,
+                block ? block->height : side,
+                static_cast<int>(sources.size()),
+                found.isScan,
+                block && block->givenReversed,
+                found.drawing,
+                [sources](const ReadSettings& settings) { return readSource(sources, settings); }};
+            question.readPages = [sources](const ReadSettings& settings) {
+                return readAll(sources, settings);
+            };
+            question.askGrid = [this](const auto& pages) {
+                return m_asker.pageGrid(pages, m_session.quilt().units);
+            };
+            question.letters = [sources](const ReadSettings& settings, const quilt::Drawing& drawing) {
+                return lettersOn(sources[static_cast<std::size_t>(settings.page) - 1], settings, drawing);
+            };
+            if (const auto answer = m_asker.import(std::move(question))) addDrawing(path, *answer);
+        });
+}
+
+void ImportCommands::importAll(const QString& path) {
+    const auto file = path.toStdString();
+    aside(
+        this, [file] { return readAs(file, {}); },
+        [this, path](const Result<quilt::Drawing>& drawing) {
+            if (drawing)
+                addDrawing(path, {*drawing, {}});
+            else
+                m_session.complain(drawing.error());
+        });
+}
+
+void ImportCommands::addDrawing(const QString& path, const ImportAnswer& answer) {
+    const auto& drawing = answer.drawing;
+    auto quilt = edit::Edited(m_session.quilt());
+    const bool fresh = !m_session.block();
+    if (fresh) {
+        const auto side = measure::Length::ofInches(9, 1);
+        quilt = edit::addBlock(*quilt, QFileInfo(path).completeBaseName().toStdString(), side, side);
+    }
+    const auto* block = fresh ? &quilt->blocks.back() : m_session.block();
+    quilt = edit::addDrawing(*quilt, block->id, drawing, answer.options, m_session.now());
+    if (!m_session.apply(std::move(quilt), "import")) return;
+    m_session.goTo(View::draw);
+    QString told = QString("%1 pieces imported.").arg(drawing.shapes.size());
+    QStringList notes;
+    for (const auto& warning : drawing.warnings)
+        notes << QString::fromStdString(words::sentence(warning));
+    if (!notes.isEmpty()) told += " Note: " + notes.join("; ") + ".";
+    emit this->told(told);
+}
+
+} // namespace up::app
