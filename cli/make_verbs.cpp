@@ -6,6 +6,7 @@
 #include "core/store/exchange.hpp"
 #include "core/store/quilt_file.hpp"
 #include "demo/towpath.hpp"
+#include "intake/pages/pages.hpp"
 #include "output/pages/pages.hpp"
 #include "output/pdf/pdf.hpp"
 #include "output/svg/svg.hpp"
@@ -22,8 +23,29 @@ std::int64_t now() {
 
 } // namespace
 
+namespace {
+
+/// The pages of all files, row by row, as one.
+Result<quilt::Drawing> openPages(const Words& words) {
+    const auto overlap = measure::readLength(words.overlap);
+    if (!overlap) return tl::unexpected(overlap.error());
+    std::vector<quilt::Drawing> pages;
+    for (const auto& file : words.files)
+        for (int page = 1, last = pagesIn(file); page <= last; ++page) {
+            auto drawing = openDrawing(file, page, words.dpi);
+            if (!drawing) return drawing;
+            pages.push_back(std::move(*drawing));
+        }
+    const int columns = words.columns > 0 ? words.columns : static_cast<int>(pages.size());
+    return intake::joinPages(pages, {columns, overlap->mm(), overlap->mm(), {}});
+}
+
+} // namespace
+
 Bytes import(const Words& words) {
-    const auto drawing = openDrawing(words.file, words.page, words.dpi);
+    const bool together = words.files.size() > 1 || words.columns > 0;
+    const auto drawing =
+        together ? openPages(words) : openDrawing(words.files.front(), words.page, words.dpi);
     if (!drawing) return tl::unexpected(drawing.error());
     return store::writePieces(*drawing, warningsOf(*drawing));
 }

@@ -4,6 +4,7 @@
 #include "core/store/exchange.hpp"
 #include "core/store/quilt_file.hpp"
 #include "intake/any/any.hpp"
+#include "intake/pdf/pdf.hpp"
 #include "words/sentences.hpp"
 
 #include <algorithm>
@@ -45,6 +46,13 @@ std::vector<std::string> warningsOf(const quilt::Drawing& drawing) {
     for (const auto& warning : drawing.warnings)
         out.push_back(words::sentence(warning));
     return out;
+}
+
+int pagesIn(const std::string& file) {
+    const auto bytes = store::readFile(file);
+    if (!bytes || intake::kindOf(*bytes) != intake::DrawingKind::pdf) return 1;
+    const auto about = intake::aboutPdf(file);
+    return about ? about->pages : 1;
 }
 
 } // namespace up::cli

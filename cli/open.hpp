@@ -24,4 +24,7 @@ struct Opened {
 /// The drawing's warnings as sentences.
 [[nodiscard]] std::vector<std::string> warningsOf(const quilt::Drawing& drawing);
 
+/// Pages of a PDF file; 1 for anything else.
+[[nodiscard]] int pagesIn(const std::string& file);
+
 } // namespace up::cli

@@ -4,8 +4,10 @@
 #include "core/plan/check_plan.hpp"
 #include "core/plan/stitch_plan.hpp"
 #include "core/plan/trace_plan.hpp"
+#include "core/plan/which_plan.hpp"
 #include "core/store/quilt_file.hpp"
 #include "words/sentences.hpp"
+#include "words/which_words.hpp"
 
 #include <nlohmann/json.hpp>
 
@@ -53,6 +55,33 @@ Bytes order(const Words& words) {
     for (const auto& overlap : plan.stack.overlaps)
         out["overlaps"].push_back(
             {{"lower", overlap.lower + 1}, {"upper", overlap.upper + 1}, {"area", overlap.area}});
+    return text(out);
+}
+
+Bytes which(const Words& words) {
+    const auto opened = openBlock(words);
+    if (!opened) return tl::unexpected(opened.error());
+    const auto size = measure::readSize(words.size);
+    if (!size) return tl::unexpected(size.error());
+    const auto& block = opened->chosen();
+    constexpr std::size_t most = 10, compared = 6;
+    auto found = plan::whichPiece(opened->quilt, block.id, size->width.mm(), size->height.mm());
+    if (found.size() > most) found.resize(most);
+    auto close = found;
+    std::erase_if(close, [](const auto& candidate) { return !candidate.fits; });
+    if (close.size() > compared) close.resize(compared);
+    const auto facts = plan::tellApart(opened->quilt, close);
+    Json out{{"format", "upstairs-which"}, {"version", 1}, {"candidates", Json::array()}};
+    for (std::size_t i = 0; i < found.size(); ++i) {
+        const auto& owner = *find(opened->quilt.blocks, found[i].block);
+        out["candidates"].push_back({{"block", owner.name},
+                                     {"number", plan::numberOf(owner, found[i].piece)},
+                                     {"name", find(owner.pieces, found[i].piece)->name},
+                                     {"fits", found[i].fits},
+                                     {"off", found[i].off},
+                                     {"turn", found[i].turn.degrees()},
+                                     {"tells", i < facts.size() ? words::factsWords(facts[i]) : ""}});
+    }
     return text(out);
 }
 

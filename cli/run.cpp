@@ -24,7 +24,11 @@ public:
         m_app.require_subcommand(1);
         auto* import = verb(
             "import", "Reads a drawing (SVG, DXF, PDF, PNG, JPEG, TIFF) and writes its pieces", cli::import);
-        import->add_option("FILE", m_words.file, "the drawing")->required();
+        import->add_option("FILE", m_words.files, "the drawing; several are pages of one pattern, row by row")
+            ->required();
+        import->add_option("--columns", m_words.columns, "how many pages lie side by side; joins all pages")
+            ->check(CLI::Range(1, 1000));
+        import->add_option("--overlap", m_words.overlap, "how far neighbouring pages overlap, such as 1/2in");
         import->add_option("--page", m_words.page, "which page of a PDF file, from 1")
             ->check(CLI::Range(1, 100'000));
         import
@@ -44,6 +48,9 @@ public:
         onBlock(verb("order", "Overlaps, steps and numbers of a block", cli::order));
         timed(onBlock(verb("layout", "Tracing layout of a block", cli::layout)));
         onBlock(verb("stitch", "Stitching plan of a block", cli::stitch));
+        auto* finding = onBlock(verb("which", "Which piece a cut one without its label is", cli::which));
+        finding->add_option("--size", m_words.size, "what it measures, either way up: 2 1/4 x 3in")
+            ->required();
         auto* exporting = onBlock(verb("export", "Sheets and cut files at true size", exportSheets));
         exporting->add_option("--what", m_words.what, "tracing, placement or cut")->required();
         exporting->add_option("--as", m_words.as, "pdf (tracing, placement) or svg (cut)")->required();

@@ -11,10 +11,11 @@
 namespace up::cli {
 
 struct Words {
-    std::string file, block, name, finished, what, as, out = "-", paper = "letter", square;
+    std::string file, block, name, finished, what, as, out = "-", paper = "letter", square, overlap = "0",
+                                                       size;
     std::vector<std::string> files;
     double seconds = 2, dpi = 0;
-    int rounds = 0, page = 1;
+    int rounds = 0, page = 1, columns = 0;
     std::uint64_t seed = 1;
     bool reversed = false, ownSize = false;
 };
@@ -27,6 +28,7 @@ using Bytes = Result<std::string>;
 [[nodiscard]] Bytes order(const Words& words);
 [[nodiscard]] Bytes layout(const Words& words);
 [[nodiscard]] Bytes stitch(const Words& words);
+[[nodiscard]] Bytes which(const Words& words);
 [[nodiscard]] Bytes exportSheets(const Words& words);
 [[nodiscard]] Bytes check(const Words& words);
 /// Writes into the folder `out` by itself; answers nothing to print.

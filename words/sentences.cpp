@@ -135,6 +135,8 @@ std::string_view pattern(quilt::Remark remark) {
         return "the printed test square measures {0} mm; the page was scaled so that it is 25.4 mm";
     case Remark::dpiAssumed:
         return "the picture gives no size and shows no test square; {0} dots to the inch were taken";
+    case Remark::flattened:
+        return "the page was photographed aslant and was flattened; its size follows from the paper";
     case Remark::straightened: return "the page lay askew by {0}° and was straightened";
     case Remark::hiddenLeftOut: return "{0} lines on layers that are switched off were left out";
     case Remark::textLeftOut: return "{0} texts were left out; turn them into outlines to get them as pieces";

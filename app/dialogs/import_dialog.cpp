@@ -12,6 +12,7 @@
 #include <QComboBox>
 #include <QDialogButtonBox>
 #include <QHBoxLayout>
+#include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
@@ -19,6 +20,7 @@
 #include <QRegularExpression>
 #include <QSpinBox>
 #include <QVBoxLayout>
+#include <utility>
 
 namespace up::app {
 namespace {
@@ -159,8 +161,18 @@ void ImportDialog::buildMeasuring(QVBoxLayout& column) {
         m_length->setText(QString::fromStdString(
             measure::say(measure::Length::ofMm(m_picture->marked()), m_question.units)));
     });
-    connect(m_length, &QLineEdit::returnPressed, this, &ImportDialog::applyMark);
+    connect(m_length, &QLineEdit::returnPressed, this, [this] {
+        m_entered = true;
+        applyMark();
+    });
     connect(m_length, &QLineEdit::editingFinished, this, &ImportDialog::applyMark);
+}
+
+/// Enter in the field of the known length ends the typing, not the dialog.
+void ImportDialog::keyPressEvent(QKeyEvent* event) {
+    const bool enter = event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter;
+    if (enter && std::exchange(m_entered, false)) return;
+    QDialog::keyPressEvent(event);
 }
 
 void ImportDialog::applyMark() {

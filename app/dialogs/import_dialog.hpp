@@ -25,6 +25,9 @@ public:
     explicit ImportDialog(ImportQuestion question, QWidget* parent = nullptr);
     [[nodiscard]] ImportAnswer answer() const;
 
+protected:
+    void keyPressEvent(QKeyEvent* event) override;
+
 private:
     void buildReading(QVBoxLayout& column);
     void buildShapes(QVBoxLayout& column);
@@ -61,6 +64,7 @@ private:
     bool m_sideChosen = false; ///< by hand: the letters change it no more
     QCheckBox* m_measure = nullptr;
     QLineEdit* m_length = nullptr;
+    bool m_entered = false; ///< Enter was pressed in it
     QPushButton* m_add;
 };
 

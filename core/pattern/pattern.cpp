@@ -4,6 +4,7 @@
 #include "core/measure/say.hpp"
 #include "core/pattern/figures.hpp"
 #include "core/shape/arc.hpp"
+#include "core/shape/fitting.hpp"
 #include "core/shape/nesting.hpp"
 
 #include <algorithm>
@@ -85,7 +86,7 @@ Result<Outline> alongLine(const Recipe& recipe) {
         line.size() < 2 ? std::vector<Outline>{}
                         : outlinesOf(band(line, false, recipe.measures[0], Cap::butt, Join::round, 0.01));
     if (outlines.empty()) return failure(Code::noSuchShape, {"stem along a line"});
-    return outlines.front();
+    return fitted(outlines.front(), 0.02);
 }
 
 Outline figure(const Recipe& recipe) {

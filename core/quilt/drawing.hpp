@@ -43,6 +43,7 @@ enum class Remark : std::uint8_t {
     squareFound,      ///< {mm}: the printed inch, as it measures by the resolution; it sets the size
     dpiAssumed,       ///< {dots to the inch}
     straightened,     ///< {degrees}
+    flattened,        ///< {}: a photographed page, drawn as if from straight above; its paper gives the size
     hiddenLeftOut,    ///< {count}: on layers that are switched off
     textLeftOut,      ///< {count}
     imageLeftOut,     ///< {count}

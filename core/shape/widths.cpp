@@ -14,6 +14,7 @@ namespace {
 constexpr double pi = std::numbers::pi;
 constexpr double leastFacing = 110 * pi / 180; // less: a corner, or the inside of a round end
 constexpr double sharpest = 70 * pi / 180;     // corners more open than that are no tips
+constexpr double leastFan = 4 * pi / 180;      // between the directions looked in from an inner corner
 constexpr double bluntest = 4 * pi / 180;      // less: the square end of a strip, which does not taper
 
 struct Edge {
@@ -191,6 +192,10 @@ double tipReach(const Widths& widths, double tip, double scale) {
     return std::min(tip / scale, widths.length / 3);
 }
 
+Point turned(Point v, double by) {
+    return {v.x * std::cos(by) - v.y * std::sin(by), v.x * std::sin(by) + v.y * std::cos(by)};
+}
+
 } // namespace
 
 Widths widthsOf(const Region& region, double step) {
@@ -201,6 +206,10 @@ Widths widthsOf(const Region& region, double step) {
     step = std::min(step, out.length / 40);
     const double largest = std::hypot(box.width(), box.height());
     const Grid grid(region);
+    const auto take = [&](const Across& across) {
+        if (across.width > out.widest.width) out.widest = across;
+        if (across.facing >= leastFacing) out.across.push_back(across);
+    };
     for (const auto& ring : region.rings) {
         addCorners(ring, std::min(1.0, out.length / 25), out.corners);
         for (std::size_t i = 0; i < ring.size(); ++i) {
@@ -209,11 +218,13 @@ Widths widthsOf(const Region& region, double step) {
             if (length < 1e-9) continue;
             const Point in{-(b.y - a.y) / length, (b.x - a.x) / length};
             const int parts = static_cast<int>(std::ceil(length / step)) | 1; // odd: one lies in the middle
-            for (int k = 0; k < parts; ++k) {
-                const auto across = shrunk(grid, a + (b - a) * ((k + 0.5) / parts), in, largest);
-                if (across.width > out.widest.width) out.widest = across;
-                if (across.facing >= leastFacing) out.across.push_back(across);
-            }
+            for (int k = 0; k < parts; ++k)
+                take(shrunk(grid, a + (b - a) * ((k + 0.5) / parts), in, largest));
+            // An inner corner has no normal of its own: all between those of its sides touch it.
+            const double turn = turnAt(a, b, ring[(i + 2) % ring.size()]);
+            const int fan = turn < -leastFan ? static_cast<int>(std::ceil(-turn / leastFan)) : 0;
+            for (int k = 0; k <= fan && fan > 0; ++k)
+                take(shrunk(grid, b, turned(in, turn * k / fan), largest));
         }
     }
     return out;

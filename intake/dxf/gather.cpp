@@ -182,19 +182,25 @@ private:
     bool m_closed = false;
 };
 
-/// Codes come in pairs of lines, a number and a value. Counts of points that the file cannot hold would only
-/// take memory. Answers what is wrong, or nothing.
-std::optional<std::string> faultIn(const std::string& text) {
-    if (text.find('\0') != std::string::npos) return "it is binary; save it as text";
-    const auto lines = static_cast<double>(std::count(text.begin(), text.end(), '\n')) + 1;
+struct Sound {
+    std::optional<std::string> fault; ///< what is wrong with all of it
+    std::size_t bytes = 0;            ///< from the start on that are pairs as they should be
+};
+
+/// Codes come in pairs of lines, a number and a value; what follows a pair that is none is not for the
+/// library, which trusts its counts. Counts of points that the file cannot hold would only take memory.
+Sound soundPartOf(const std::string& text) {
+    if (text.find('\0') != std::string::npos) return {"it is binary; save it as text", 0};
+    const auto lines = std::count(text.begin(), text.end(), '\n') + 1;
     std::istringstream in(text);
     std::string code, value, entity;
     bool sawSection = false;
+    std::size_t bytes = 0;
     for (int line = 1; std::getline(in, code) && std::getline(in, value); line += 2) {
         const auto number = numberIn(trimmed(code));
         if (!number) {
-            if (line > 1 && sawSection) return std::nullopt; // cut off or odd: the library takes what it can
-            return "line " + std::to_string(line) + " should be a number";
+            if (sawSection) return {std::nullopt, bytes};
+            return {"line " + std::to_string(line) + " should be a number", 0};
         }
         const std::string word(trimmed(value));
         if (*number == 0) entity = word, sawSection = sawSection || word == "SECTION";
@@ -202,11 +208,13 @@ std::optional<std::string> faultIn(const std::string& text) {
                             (entity == "SPLINE" && *number >= 72 && *number <= 74) ||
                             (entity == "HATCH" && *number >= 91 && *number <= 98) ||
                             (entity == "LEADER" && *number == 76);
-        if (counts && std::abs(numberIn(word).value_or(0)) > lines)
-            return "line " + std::to_string(line + 1) + " counts more points than the file holds";
+        // As the library reads it: whatever begins like a number counts.
+        if (counts && std::abs(std::strtoll(word.c_str(), nullptr, 10)) > lines)
+            return {"line " + std::to_string(line + 1) + " counts more points than the file holds", 0};
+        bytes = in.eof() ? text.size() : static_cast<std::size_t>(in.tellg());
     }
-    if (!sawSection) return "it has no sections";
-    return std::nullopt;
+    if (!sawSection) return {"it has no sections", 0};
+    return {std::nullopt, bytes};
 }
 
 } // namespace
@@ -214,11 +222,12 @@ std::optional<std::string> faultIn(const std::string& text) {
 Result<DxfFile> gatherDxf(const std::string& text, const std::string& file) {
     if (text.size() > mostBytes)
         return failure(Code::tooLarge, {file, std::to_string(mostBytes / 1'000'000) + " MB"});
-    if (const auto fault = faultIn(text)) return failure(Code::notDxf, {file, *fault});
+    const auto sound = soundPartOf(text);
+    if (sound.fault) return failure(Code::notDxf, {file, *sound.fault});
     DxfFile out;
     Gatherer gatherer(out);
     try {
-        std::istringstream in(text);
+        std::istringstream in(text.substr(0, sound.bytes) + "\n  0\nEOF\n");
         DL_Dxf reader;
         if (!reader.in(in, &gatherer)) return failure(Code::notDxf, {file, "it cannot be read"});
     } catch (const std::exception&) {

@@ -2,6 +2,7 @@
 #include "intake/found/collector.hpp"
 
 #include "core/base/text.hpp"
+#include "core/shape/fitting.hpp"
 #include "core/shape/joining.hpp"
 #include "core/shape/nesting.hpp"
 
@@ -35,8 +36,8 @@ std::vector<Outline> clipped(const std::vector<Outline>& outlines, const Clip& c
         else if (area >= clip.region.area() * nearlyAll)
             out.insert(out.end(), clip.outlines.begin(), clip.outlines.end());
         else
-            for (auto& island : shape::outlinesOf(part))
-                out.push_back(std::move(island));
+            for (const auto& island : shape::outlinesOf(part))
+                out.push_back(fitted(island, 2 * tolerance));
     }
     return out;
 }
@@ -120,6 +121,9 @@ void Collector::addFilled(const Painted& painted, std::vector<Contour> closed, O
     if (sorted.repaired)
         remark(Remark::crossingRepaired,
                {painted.name, plainNumber(sorted.crossing->x, 1), plainNumber(sorted.crossing->y, 1)});
+    if (sorted.repaired)
+        for (auto& outline : sorted.outlines)
+            outline = fitted(outline, 2 * m_tolerance);
     addOutlines(painted, std::move(sorted.outlines), origin);
 }
 
@@ -131,7 +135,10 @@ void Collector::addBand(const Painted& painted, const Contour& contour) {
     const auto region =
         shape::band(line, contour.closed, painted.penWidth, painted.cap, painted.join, m_tolerance);
     const auto before = m_drawing.shapes.size();
-    addOutlines(painted, shape::outlinesOf(region), Origin::band);
+    auto outlines = shape::outlinesOf(region);
+    for (auto& outline : outlines)
+        outline = fitted(outline, 2 * m_tolerance);
+    addOutlines(painted, std::move(outlines), Origin::band);
     if (contour.closed || m_drawing.shapes.size() != before + 1) return;
     quilt::Recipe recipe{};
     recipe.kind = quilt::RecipeKind::line;

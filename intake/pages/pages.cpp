@@ -2,6 +2,7 @@
 #include "intake/pages/pages.hpp"
 
 #include "core/shape/cutting.hpp"
+#include "core/shape/fitting.hpp"
 #include "core/shape/halves.hpp"
 #include "intake/found/collector.hpp"
 
@@ -82,7 +83,7 @@ std::optional<Outline> together(const Outline& one, const Outline& two, Point a,
     constexpr double hair = 0.05;
     const auto grown = shape::unite(offset(shape::regionOf(one), hair), offset(shape::regionOf(two), hair));
     const auto islands = shape::outlinesOf(offset(grown, -hair));
-    return islands.size() == 1 ? std::optional(islands.front()) : std::nullopt;
+    return islands.size() == 1 ? std::optional(fitted(islands.front(), hair)) : std::nullopt;
 }
 
 /// Puts two parts of one shape together that meet on the line between two pages, if there are such.
@@ -184,19 +185,29 @@ void carryOver(Drawing& out, const std::vector<Drawing>& pages) {
     if (seen != mirrored) out.letters = seen > mirrored ? quilt::Reading::asSeen : quilt::Reading::mirrored;
 }
 
-/// Points of a page's edges and lines, about 1.5 mm apart.
-std::vector<Point> dotsOf(const Drawing& page, const Box& near) {
-    constexpr double apart = 1.5;
-    std::vector<Point> out;
+/// A point of an edge or line, and the unit vector along it there.
+struct Dot {
+    Point at, way;
+};
+
+/// Points of a page's edges and lines, about 1.5 mm apart; not of the cuts along its own border.
+std::vector<Dot> dotsOf(const Drawing& page, const Box& near) {
+    constexpr double apart = 1.5, border = 0.3; // mm
+    std::vector<Dot> out;
+    const Box within = Box{0, 0, page.width, page.height}.grownBy(-border);
     const auto take = [&](const shape::Polyline& line) {
         const double length = shape::lengthOf(line);
-        for (double at = 0; at < length; at += apart)
-            if (const auto p = shape::pointAlong(line, at); near.holds(p)) out.push_back(p);
+        for (double along = 0; along < length; along += apart) {
+            const Point p = shape::pointAlong(line, along);
+            const Point way = shape::pointAlong(line, along + 0.1) - shape::pointAlong(line, along - 0.1);
+            const double size = std::hypot(way.x, way.y);
+            if (near.holds(p) && within.holds(p) && size > 1e-9) out.push_back({p, way * (1 / size)});
+        }
     };
     const auto contour = [&](const Contour& line) {
-        auto points = flattened(line, 0.2);
+        auto points = flattened(line, 0.02);
         if (line.closed && !points.empty()) points.push_back(points.front());
-        take(points);
+        if (points.size() > 1) take(points);
     };
     for (const auto& drawn : page.shapes) {
         contour(drawn.outline.edge);
@@ -303,26 +314,61 @@ private:
 
 } // namespace
 
+namespace {
+
+bool isAlike(const Dot& a, const Dot& b) {
+    return std::abs(a.way.x * b.way.x + a.way.y * b.way.y) > 0.95;
+}
+
+/// The move made finer: each point to the line through the nearest one of its direction, by least squares.
+/// Source: Chen & Medioni, "Object modelling by registration of multiple range images", 1992.
+Point refined(const std::vector<Dot>& mine, const std::vector<Dot>& theirs, Point move) {
+    constexpr int rounds = 12;
+    double reach = 2.5; // mm, less each round
+    for (int round = 0; round < rounds; ++round, reach = std::max(0.8, reach * 0.85)) {
+        double xx = 0, xy = 0, yy = 0, x = 0, y = 0;
+        for (const Dot& dot : theirs) {
+            const Dot moved{dot.at + move, dot.way};
+            const Dot* nearest = nullptr;
+            double least = reach;
+            for (const Dot& own : mine)
+                if (const double d = distance(own.at, moved.at); d < least && isAlike(own, moved))
+                    least = d, nearest = &own;
+            if (!nearest) continue;
+            const Point normal{-nearest->way.y, nearest->way.x}, off = nearest->at - moved.at;
+            const double away = normal.x * off.x + normal.y * off.y;
+            xx += normal.x * normal.x, xy += normal.x * normal.y, yy += normal.y * normal.y;
+            x += normal.x * away, y += normal.y * away;
+        }
+        const double det = xx * yy - xy * xy;
+        if (det < 1e-3 * (xx + yy) * (xx + yy)) break; // lines of one direction only: the vote stands
+        move = move + Point{(x * yy - y * xy) / det, (y * xx - x * xy) / det};
+    }
+    return move;
+}
+
+} // namespace
+
 std::optional<Point> matchPages(const Drawing& page, const Drawing& other, Point at, double reach) {
     // Only what may come to lie on the other page.
     auto mine = dotsOf(page, Box{at.x, at.y, at.x + other.width, at.y + other.height}.grownBy(reach));
     const Box own = Box{0, 0, page.width, page.height}.grownBy(reach);
     const auto theirs = dotsOf(other, {own.left - at.x, own.top - at.y, own.right - at.x, own.bottom - at.y});
-    std::sort(mine.begin(), mine.end(), [](Point a, Point b) { return a.x < b.x; });
+    std::sort(mine.begin(), mine.end(), [](const Dot& a, const Dot& b) { return a.at.x < b.at.x; });
     Votes votes(reach);
-    for (const Point p : theirs) {
-        const Point q = p + at;
-        auto next = std::lower_bound(mine.begin(), mine.end(), q.x - reach,
-                                     [](Point a, double x) { return a.x < x; });
-        for (; next != mine.end() && next->x <= q.x + reach; ++next)
-            votes.take(*next - q);
+    for (const Dot& dot : theirs) {
+        const Dot moved{dot.at + at, dot.way};
+        auto next = std::lower_bound(mine.begin(), mine.end(), moved.at.x - reach,
+                                     [](const Dot& a, double x) { return a.at.x < x; });
+        for (; next != mine.end() && next->at.x <= moved.at.x + reach; ++next)
+            if (isAlike(*next, moved)) votes.take(next->at - moved.at);
     }
     const auto best = votes.best();
     // A quarter of the points must agree, and not along a whole line of moves.
     const auto enough = static_cast<int>(std::max<std::size_t>(8, std::min(mine.size(), theirs.size()) / 4));
     constexpr int mostTied = 40;
     if (best.votes < enough || best.tied > mostTied) return std::nullopt;
-    return best.move;
+    return refined(mine, theirs, at + best.move) - at;
 }
 
 } // namespace up::intake

@@ -4,6 +4,7 @@
 #include "core/base/text.hpp"
 #include "core/shape/ring.hpp"
 #include "intake/scan/faces.hpp"
+#include "intake/scan/flatten.hpp"
 #include "intake/scan/levels.hpp"
 
 #include <algorithm>
@@ -130,22 +131,26 @@ double skewOf(const std::vector<Contour>& outlines, double longEnough) {
 } // namespace
 
 Result<quilt::Drawing> readScan(const Picture& picture, const std::string& file, double dpi) {
-    if (dpi <= 0) dpi = picture.dpi;
-    Picture page = picture;
+    const auto flattened = flattenedPage(picture);
+    if (dpi <= 0) dpi = flattened ? flattened->dpi : picture.dpi;
+    Picture page = flattened ? *flattened : picture;
     page.dpi = dpi;
     page = workable(page, dpi);
     const double guess = (page.dpi > 0 ? page.dpi : std::max(page.width, page.height) / 11.0) / inch;
     auto outlines = outlinesOn(inkOf(page), guess).outlines;
     const auto size = sizeOf(outlines, page, page.dpi);
     quilt::Drawing out;
+    if (flattened) out.warnings.push_back({Remark::flattened, {}});
     if (size.square) {
         out.warnings.push_back(
             {Remark::squareFound, {plainNumber(size.printed > 0 ? size.printed : inch, 2)}});
     } else if (page.dpi <= 0) {
         out.warnings.push_back({Remark::dpiAssumed, {plainNumber(usualDpi, 0)}});
     }
-    const double skew =
-        size.square ? skewOfSquare(outlines[*size.square]) : skewOf(outlines, inch / 2 * size.perMm);
+    // A page that was flattened lies straight by its own edges, which are longer than anything on it.
+    const double skew = flattened     ? 0
+                        : size.square ? skewOfSquare(outlines[*size.square])
+                                      : skewOf(outlines, inch / 2 * size.perMm);
     if (std::abs(skew) > std::numbers::pi / 1800) // less than a tenth of a degree is nothing
         out.warnings.push_back(
             {Remark::straightened, {plainNumber(std::abs(skew) * 180 / std::numbers::pi, 1)}});

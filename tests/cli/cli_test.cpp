@@ -195,11 +195,41 @@ TEST(BadUsage, AnswersTwo) {
 
 TEST(Help, IsThereForEveryVerb) {
     for (const char* verb :
-         {"import", "new", "nest", "order", "layout", "stitch", "export", "check", "demo"}) {
+         {"import", "new", "nest", "order", "layout", "stitch", "which", "export", "check", "demo"}) {
         const auto said = say({verb, "--help"});
         EXPECT_EQ(said.code, 0) << verb;
         EXPECT_NE(said.out.find("-o"), std::string::npos) << verb;
     }
+}
+
+TEST(CliWhich, RanksPiecesByWhatTheyMeasure) {
+    const auto done = say({"which", sample(), "--block", "Heron", "--size", "15/16 x 4 1/16in"});
+    ASSERT_EQ(done.code, 0) << done.err;
+    const auto answer = nlohmann::json::parse(done.out);
+    ASSERT_GE(answer["candidates"].size(), 5U);
+    EXPECT_EQ(answer["candidates"][0]["name"], "reed 2");
+    EXPECT_TRUE(answer["candidates"][0]["fits"].get<bool>());
+    const auto refused = say({"which", sample(), "--block", "Heron", "--size", "big"});
+    expectComplaint(refused, 1, "big");
+}
+
+TEST(CliImport, SeveralFilesAreOnePattern) {
+    const TempDir dir;
+    std::vector<std::string> words{"import"};
+    for (const int left : {0, 3}) {
+        words.push_back(dir.file("page" + std::to_string(left) + ".svg"));
+        test::writeAll(words.back(),
+                       "<svg xmlns='http://www.w3.org/2000/svg' width='4in' height='4in' viewBox='" +
+                           std::to_string(left) +
+                           " 0 4 4'><path fill='none' stroke='#000' stroke-width='.02' "
+                           "d='M1 1H6V3H1Z' clip-path='none'/></svg>");
+    }
+    words.insert(words.end(), {"--columns", "2", "--overlap", "1in"});
+    const auto done = say(words);
+    ASSERT_EQ(done.code, 0) << done.err;
+    const auto answer = nlohmann::json::parse(done.out);
+    ASSERT_EQ(answer["pieces"].size(), 1U);
+    EXPECT_NEAR(answer["page"][0].get<double>(), 7 * 25.4, 0.01);
 }
 
 } // namespace

@@ -163,7 +163,8 @@ TEST_F(Importing, OneKnownLengthSetsTheSize) {
     auto& length = find<QLineEdit>("import.length");
     length.selectAll();
     QTest::keyClicks(&length, "6cm");
-    QTest::keyClick(&length, Qt::Key_Tab);
+    QTest::keyClick(&length, Qt::Key_Return);
+    EXPECT_TRUE(m_dialog->isVisible()) << "Enter ends the typing, not the dialog";
     EXPECT_FALSE(box.isChecked());
     EXPECT_NEAR(boundsOf(m_dialog->answer().drawing.shapes[0].outline).width(), 60, 0.5);
 }

@@ -60,8 +60,8 @@ TEST_F(Joining, APageDraggedNearlyRightSnapsToTheLines) {
     QApplication::sendEvent(&view, &move);
     QTest::mouseRelease(&view, Qt::LeftButton, {}, from + by);
     ASSERT_EQ(m_dialog.answer().moved.size(), 2U);
-    EXPECT_NEAR(m_dialog.answer().moved[1].x, -25.4, 0.8);
-    EXPECT_NEAR(m_dialog.answer().moved[1].y, 0, 0.8);
+    EXPECT_NEAR(m_dialog.answer().moved[1].x, -25.4, 0.3);
+    EXPECT_NEAR(m_dialog.answer().moved[1].y, 0, 0.3);
 }
 
 TEST_F(Joining, LinesAreMatchedByThemselves) {

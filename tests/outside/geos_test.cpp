@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Areas, booleans, offsets and clipped lines on random shapes, against GEOS.
+#include "core/shape/widths.hpp"
 #include "tests/support/geos.hpp"
 #include "tests/support/shapes.hpp"
 
@@ -51,6 +52,17 @@ TEST(AgainstGeos, OffsetsAgree) {
             const double ours = offset(region, by, 0.01).area(), theirs = test::geosBufferArea(region, by);
             EXPECT_NEAR(ours, theirs, 1.0 + theirs * 0.001) << i << " by " << by;
         }
+    }
+}
+
+TEST(AgainstGeos, TheWidestPlaceIsTheLargestCircleWithin) {
+    Random random(106);
+    for (int i = 0; i < shapes / 4; ++i) {
+        const auto region = regionOf({test::randomStar(random)});
+        const double theirs = 2 * test::geosInscribedRadius(region);
+        const double ours = widthsOf(region, 0.3).widest.width;
+        EXPECT_LE(ours, theirs + 0.05) << i;
+        EXPECT_GE(ours, theirs * 0.98) << i << ": found from points of the edge, so a little less";
     }
 }
 

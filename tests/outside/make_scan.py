@@ -20,6 +20,7 @@ parser.add_argument("--gap", type=float, default=0)
 parser.add_argument("--square", type=float, default=25.4)
 parser.add_argument("--print-at", type=float, default=1.0)
 parser.add_argument("--no-resolution", action="store_true")
+parser.add_argument("--photo", type=float, default=0, help="seen aslant on a dark table; how much narrower the far end is")
 options = parser.parse_args()
 
 OVER = 3 if options.dpi < 400 else 2  # drawn that much finer
@@ -93,6 +94,21 @@ down, across = numpy.mgrid[-1:1:dots.shape[0] * 1j, -1:1:dots.shape[1] * 1j]
 dots *= 0.92 - options.shade * (0.5 + 0.4 * across + 0.3 * down * across + 0.2 * down ** 2)
 dots += numpy.random.default_rng(7).normal(0, options.noise, dots.shape)
 out = Image.fromarray(numpy.clip(dots, 0, 255).astype(numpy.uint8))
+if options.photo:  # corners of the page in the picture, clockwise from the top left
+    w, h, p = out.width, out.height, options.photo
+    size = (round(w * 1.25), round(h * 1.2))
+    x, y = w * 0.12, h * 0.09
+    seen = [(x + w * p / 2, y), (x + w * (1 - p / 2), y + h * 0.02), (x + w, y + h * (1 - p / 3)), (x - w * 0.02, y + h * (0.98 - p / 3))]
+    flat = [(0, 0), (w, 0), (w, h), (0, h)]
+    rows, wanted = [], []
+    for (u, v), (a, b) in zip(seen, flat):
+        rows += [[u, v, 1, 0, 0, 0, -a * u, -a * v], [0, 0, 0, u, v, 1, -b * u, -b * v]]
+        wanted += [a, b]
+    map_ = numpy.linalg.solve(numpy.array(rows), numpy.array(wanted))
+    mask = Image.new("L", (w, h), 255).transform(size, Image.Transform.PERSPECTIVE, map_, Image.Resampling.BICUBIC)
+    table = Image.new("L", size, 70)
+    table.paste(out.transform(size, Image.Transform.PERSPECTIVE, map_, Image.Resampling.BICUBIC), (0, 0), mask)
+    out = table
 more = {} if options.no_resolution else {"dpi": (options.dpi, options.dpi)}
 out.save(options.file, **more)
 for value in sorted((area(t) for t in templates), reverse=True):

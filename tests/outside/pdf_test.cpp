@@ -55,7 +55,7 @@ struct Picture {
 };
 
 /// As a printer makes it that prints everything at `scale`.
-Picture rendered(const Printed& printed, double scale) {
+Picture rendered(const Printed& printed, double scale = 1) {
     const auto name = printed.dir.file("page");
     const auto said = tool("pdftoppm -gray -r " + std::to_string(std::lround(dpi * scale)) +
                            " -f 1 -l 1 -singlefile '" + printed.path + "' '" + name + "'");

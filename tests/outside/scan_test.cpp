@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Scanned pages drawn with Pillow: areas within 2 % whatever the scanner and the light did to them.
 #include "intake/any/any.hpp"
+#include "intake/scan/flatten.hpp"
 #include "intake/scan/scan.hpp"
 #include "tests/support/files.hpp"
 #include "tests/support/shapes.hpp"
@@ -56,8 +57,28 @@ INSTANTIATE_TEST_SUITE_P(
                     Page{"fine", "600 --skew 3 --noise 10 --shade .3", true, 3},
                     Page{"brokenLinesPrintedSmall", "200 --gap 1.5 --noise 5 --print-at 0.97"},
                     Page{"noResolution", "200 --no-resolution"},
+                    Page{"photographed", "200 --photo 0.15 --noise 4 --shade .1 --no-resolution"},
+                    Page{"photographedSteeply", "250 --photo 0.3 --noise 3 --no-resolution"},
                     Page{"noSquare", "200 --square 0 --noise 4 --skew 1", false, 1}),
     [](const auto& page) { return page.param.name; });
+
+TEST(FlattenedPage, OnlyPagesOnATableAreFlattened) {
+    const test::TempDir dir;
+    const auto make = [&](const char* options) {
+        const auto file = dir.file("page.png");
+        const auto said = test::tool("/usr/bin/python3 '" + test::source("tests/outside/make_scan.py") +
+                                     "' '" + file + "' " + options);
+        EXPECT_EQ(said.code, 0) << said.out;
+        return test::must(decodePicture(test::readAll(file), file));
+    };
+    EXPECT_FALSE(flattenedPage(make("100 --shade .4")));
+    EXPECT_FALSE(flattenedPage(make("100 --skew 2 --noise 9")));
+    const auto page = flattenedPage(make("100 --photo .2"));
+    ASSERT_TRUE(page);
+    EXPECT_NEAR(page->width / page->dpi, 8.5, 0.02);
+    EXPECT_NEAR(page->height / page->dpi, 11, 0.02);
+    EXPECT_FALSE(flattenedPage({300, 300, std::vector<std::uint8_t>(90'000, 128), 0}));
+}
 
 TEST(ScansHostile, AreRefusedWithASentence) {
     EXPECT_EQ(readDrawing("\x89PNG\r\n\x1a\nrubbish", "bad.png").error().code, Code::notPicture);

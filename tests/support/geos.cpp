@@ -87,4 +87,13 @@ double geosLengthInside(const shape::Polyline& line, const shape::Region& region
     return length;
 }
 
+double geosInscribedRadius(const shape::Region& region) {
+    const auto shape = polygon(region);
+    const auto radius =
+        owned(GEOSMaximumInscribedCircle(shape.get(), 1e-3)); // a line from its middle to the edge
+    double length = 0;
+    GEOSLength(radius.get(), &length);
+    return length;
+}
+
 } // namespace up::test

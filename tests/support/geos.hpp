@@ -14,6 +14,8 @@ enum class Boolean { unite, intersect, subtract };
 [[nodiscard]] double geosBufferArea(const shape::Region& region, double by);
 /// Least distance between two regions, mm; 0 when they meet.
 [[nodiscard]] double geosDistance(const shape::Region& a, const shape::Region& b);
+/// Radius of the largest circle within the region, mm.
+[[nodiscard]] double geosInscribedRadius(const shape::Region& region);
 /// Length of the ring's line inside the region, mm.
 [[nodiscard]] double geosLengthInside(const shape::Polyline& line, const shape::Region& region);
 

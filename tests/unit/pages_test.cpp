@@ -123,8 +123,8 @@ TEST(MatchPages, FindsTheMoveThatLaysLinesOnLines) {
     for (const Point off : {Point{6, -3}, {-8, 5}, {0, 0}}) {
         const auto found = matchPages(left, right, Point{130, 0} + off, 12);
         ASSERT_TRUE(found);
-        EXPECT_NEAR(found->x, -off.x, 0.6);
-        EXPECT_NEAR(found->y, -off.y, 0.6);
+        EXPECT_NEAR(found->x, -off.x, 0.15);
+        EXPECT_NEAR(found->y, -off.y, 0.15);
     }
     EXPECT_FALSE(matchPages(left, Drawing{{}, 170, 200, {}, {}, {}}, {130, 0}, 12));
 }

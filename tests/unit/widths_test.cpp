@@ -127,5 +127,18 @@ TEST(Corners, OfASquareAreRightAndACircleHasNone) {
     EXPECT_EQ(inner, 1);
 }
 
+TEST(Narrowest, BetweenTwoNotchesIsFromPointToPoint) {
+    // Calculated by hand: the notches' points are 2 mm from each other.
+    const auto shape = regionOf(
+        {{{0, 0}, {40, 0}, {40, 17}, {21, 20}, {40, 23}, {40, 40}, {0, 40}, {0, 23}, {19, 20}, {0, 17}}});
+    const auto across = narrowest(widthsOf(shape), 12.7);
+    EXPECT_NEAR(across.width, 2, 0.01);
+    EXPECT_NEAR(across.middle.x, 20, 0.01);
+    EXPECT_NEAR(across.middle.y, 20, 0.1);
+    // One notch against a straight edge: 3 mm.
+    const auto half = regionOf({{{0, 0}, {40, 0}, {40, 40}, {23, 40}, {20, 3}, {17, 40}, {0, 40}}});
+    EXPECT_NEAR(narrowest(widthsOf(half), 12.7).width, 3, 0.01);
+}
+
 } // namespace
 } // namespace up::shape
