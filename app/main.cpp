@@ -65,7 +65,8 @@ void pressAll(Window& window, QStringList names, bool awaitsDialog,
         if (awaitsDialog && !QApplication::activeModalWidget()) return pressAll(window, names, true, done);
         if (names.isEmpty()) {
             done(inFront(window));
-            if (auto* dialog = QApplication::activeModalWidget()) dialog->close();
+            for (auto* open : QApplication::topLevelWidgets()) // one dialog may have opened another
+                if (open->isModal() && open->isVisible()) open->close();
             return;
         }
         pressAll(window, names.mid(1), false, done);

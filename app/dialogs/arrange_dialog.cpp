@@ -2,13 +2,12 @@
 #include "app/dialogs/arrange_dialog.hpp"
 
 #include "app/dialogs/arrange_picture.hpp"
+#include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
-#include "core/measure/say.hpp"
 #include "words/sentences.hpp"
 
 #include <QComboBox>
-#include <QDialogButtonBox>
 #include <QFormLayout>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -45,13 +44,6 @@ constexpr std::array choices{
     Choice{Arrange::join, "Join two halves",
            "Another half is brought to this one, straight edge to straight edge.", nullptr, nullptr}};
 
-QString typed(double mm, measure::System units) {
-    const auto length = measure::Length::ofMm(std::abs(mm));
-    const auto words =
-        units == measure::System::inches ? measure::fraction(length, 16) + " in" : measure::sayMetric(length);
-    return (mm < -0.4 ? "-" : "") + QString::fromStdString(words);
-}
-
 } // namespace
 
 ArrangeDialog::ArrangeDialog(ArrangeQuestion question, QWidget* parent)
@@ -79,12 +71,7 @@ ArrangeDialog::ArrangeDialog(ArrangeQuestion question, QWidget* parent)
     column->addLayout(m_form);
     column->addWidget(m_trouble);
     column->addStretch(1);
-    auto* buttons = new QDialogButtonBox(this);
-    m_do = named(buttons->addButton("Do it", QDialogButtonBox::AcceptRole), "arrange.do");
-    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
-    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-    column->addWidget(buttons);
+    m_do = addButtons(*this, *column, "Do it", "arrange.do");
     row->addWidget(side);
     row->addWidget(m_picture, 1);
     resize(900, 600);
@@ -140,15 +127,12 @@ void ArrangeDialog::readFields() {
     how.count = m_count->value();
     how.other = PieceId{m_other->currentData().toUInt()};
     for (auto [field, value] : {std::pair{m_right, &how.at.x}, std::pair{m_down, &how.at.y}}) {
-        auto text = field->text().trimmed();
-        const bool back = text.startsWith('-');
-        if (back) text.remove(0, 1);
         if (!m_form->isRowVisible(field)) continue;
-        const auto length = measure::readLength(text.toStdString(), m_question.quilt.units);
+        const auto length = readSigned(field->text(), m_question.quilt.units);
         m_do->setEnabled(length.has_value());
         if (!length) return m_trouble->setText(QString::fromStdString(words::sentence(length.error())));
         // What was dragged finer than the field says stays as it is until something else is typed.
-        if (field->isModified()) *value = back ? -length->mm() : length->mm();
+        if (field->isModified()) *value = *length;
     }
     m_how = how;
     tell(edit::arranged(m_question.quilt, m_question.block, m_question.piece, m_how));
@@ -158,8 +142,8 @@ void ArrangeDialog::take(const edit::Arrangement& how) {
     m_how = how;
     const QSignalBlocker quiet(m_count);
     m_count->setValue(how.count);
-    m_right->setText(typed(how.at.x, m_question.quilt.units));
-    m_down->setText(typed(how.at.y, m_question.quilt.units));
+    m_right->setText(typed(how.at.x, m_question.quilt.units, 16));
+    m_down->setText(typed(how.at.y, m_question.quilt.units, 16));
     tell(edit::arranged(m_question.quilt, m_question.block, m_question.piece, m_how));
 }
 

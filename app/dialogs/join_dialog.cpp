@@ -2,10 +2,10 @@
 #include "app/dialogs/join_dialog.hpp"
 
 #include "app/dialogs/join_picture.hpp"
+#include "app/dialogs/parts.hpp"
 #include "app/look/names.hpp"
 #include "words/sentences.hpp"
 
-#include <QDialogButtonBox>
 #include <QFormLayout>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -48,12 +48,7 @@ JoinDialog::JoinDialog(std::vector<quilt::Drawing> pages, measure::System units,
     column->addWidget(match);
     column->addWidget(m_says);
     column->addStretch(1);
-    auto* buttons = new QDialogButtonBox(this);
-    named(buttons->addButton("Join them", QDialogButtonBox::AcceptRole), "join.do");
-    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
-    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-    column->addWidget(buttons);
+    addButtons(*this, *column, "Join them", "join.do");
     row->addWidget(side);
     row->addWidget(m_picture, 1);
     resize(960, 640);

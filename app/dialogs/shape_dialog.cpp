@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/shape_dialog.hpp"
 
+#include "app/dialogs/parts.hpp"
 #include "app/dialogs/shape_picture.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
@@ -9,7 +10,6 @@
 
 #include <QCheckBox>
 #include <QComboBox>
-#include <QDialogButtonBox>
 #include <QFormLayout>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -23,18 +23,6 @@
 namespace up::app {
 
 using quilt::RecipeKind;
-
-namespace {
-
-/// As somebody would type it; a bend to the left has a minus.
-QString typed(double mm, measure::System units) {
-    const auto length = measure::Length::ofMm(std::abs(mm));
-    const auto words =
-        units == measure::System::inches ? measure::fraction(length, 64) + " in" : measure::sayMetric(length);
-    return (mm < 0 ? "-" : "") + QString::fromStdString(words);
-}
-
-} // namespace
 
 ShapeDialog::ShapeDialog(ShapeQuestion question, QWidget* parent)
     : QDialog(parent), m_question(std::move(question)),
@@ -52,13 +40,7 @@ ShapeDialog::ShapeDialog(ShapeQuestion question, QWidget* parent)
     m_trouble->setStyleSheet("color: " + look::q(look::rust).name());
     m_column->addWidget(m_trouble);
     m_column->addStretch(1);
-    auto* buttons = new QDialogButtonBox(this);
-    m_add =
-        named(buttons->addButton(fresh ? "Add it" : "Change it", QDialogButtonBox::AcceptRole), "shape.add");
-    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
-    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-    m_column->addWidget(buttons);
+    m_add = addButtons(*this, *m_column, fresh ? "Add it" : "Change it", "shape.add");
     row->addWidget(side);
     row->addWidget(m_picture, 1);
     resize(fresh ? 860 : 780, 560);
@@ -179,7 +161,7 @@ void ShapeDialog::buildMeasures() {
 
 void ShapeDialog::addLength(std::size_t i) {
     const auto& measure = pattern::measuresOf(m_recipe.kind)[i];
-    auto* field = new QLineEdit(typed(m_recipe.measures[i], m_question.units), m_measures);
+    auto* field = new QLineEdit(typed(m_recipe.measures[i], m_question.units, 64), m_measures);
     field->setObjectName("shape." +
                          QString::fromLatin1(measure.key.data(), static_cast<int>(measure.key.size())));
     const auto name = QString::fromStdString(words::measureName(m_recipe.kind, measure.key));
@@ -209,13 +191,10 @@ void ShapeDialog::addNumber(std::size_t i) {
 }
 
 void ShapeDialog::readLength(std::size_t i, QLineEdit* field) {
-    auto text = field->text().trimmed();
-    const bool left = text.startsWith('-'); // a bend to the other side
-    if (left) text.remove(0, 1);
-    const auto length = measure::readLength(text.toStdString(), m_question.units);
+    const auto length = readSigned(field->text(), m_question.units);
     m_add->setEnabled(length.has_value());
     if (!length) return m_trouble->setText(QString::fromStdString(words::sentence(length.error())));
-    m_recipe.measures[i] = left ? -length->mm() : length->mm();
+    m_recipe.measures[i] = *length;
     remake();
 }
 

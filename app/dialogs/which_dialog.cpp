@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/which_dialog.hpp"
 
+#include "app/dialogs/parts.hpp"
 #include "app/dialogs/true_picture.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
@@ -9,7 +10,6 @@
 #include "words/which_words.hpp"
 
 #include <QCheckBox>
-#include <QDialogButtonBox>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
@@ -52,12 +52,7 @@ WhichDialog::WhichDialog(const quilt::Quilt& quilt, BlockId block, QWidget* pare
     m_list->setIconSize({22, 22});
     column->addWidget(m_list, 1);
     column->addWidget(m_about);
-    auto* buttons = new QDialogButtonBox(this);
-    m_choose = named(buttons->addButton("It is this one", QDialogButtonBox::AcceptRole), "which.choose");
-    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
-    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-    column->addWidget(buttons);
+    m_choose = addButtons(*this, *column, "It is this one", "which.choose");
     row->addWidget(side);
     row->addWidget(m_picture, 1);
     resize(960, 620);
