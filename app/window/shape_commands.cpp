@@ -2,6 +2,7 @@
 #include "app/window/shape_commands.hpp"
 
 #include "core/pattern/pattern.hpp"
+#include "core/shape/joining.hpp"
 #include "core/shape/region.hpp"
 #include "intake/letters/letter_shapes.hpp"
 
@@ -136,14 +137,19 @@ void ShapeCommands::setEdges() {
         std::vector(plan.regions.begin() + static_cast<std::ptrdiff_t>(index) + 1, plan.regions.end()));
     const auto back = placing(*piece).inverse();
     EdgeQuestion question{m_session.quilt(), m_session.blockId(), id, {}};
+    std::vector<shape::Contour> parts;
     for (auto ring : plan.regions[index].rings) {
         ring.push_back(ring.front());
         for (const auto& part : shape::inside(ring, above)) {
-            auto line = shape::contourThrough(part);
-            line.closed = false;
-            if (shape::lengthOf(part) > 2) question.hidden.push_back(transformed(line, back));
+            parts.push_back(shape::contourThrough(part));
+            parts.back().closed = false;
         }
     }
+    // A ring begins anywhere, so one stretch may come in two parts.
+    constexpr double meet = 0.01, least = 2; // mm
+    for (const auto& chain : shape::joinEnds(parts, meet))
+        if (shape::lengthOf(flattened(chain.contour)) > least)
+            question.hidden.push_back(transformed(chain.contour, back));
     if (const auto dotted = m_asker.edges(question))
         apply(edit::setDotted(m_session.quilt(), m_session.blockId(), id, *dotted), "dotted edges");
 }

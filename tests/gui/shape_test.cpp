@@ -229,5 +229,67 @@ TEST_F(Shapes, TheTurningGoesThroughItsFourParts) {
     EXPECT_EQ(in<QSlider>(dialog, "turn.slider").value(), in<QSlider>(dialog, "turn.slider").maximum());
 }
 
+TEST_F(Shapes, EveryToolOfThePieceMenuAsksForAPieceFirst) {
+    auto& tools = window().shapeCommands();
+    for (const auto& use : {&app::ShapeCommands::changeMeasures, &app::ShapeCommands::arrange,
+                            &app::ShapeCommands::mirror, &app::ShapeCommands::setEdges}) {
+        (tools.*use)();
+        EXPECT_TRUE(said().contains("Choose a piece first")) << said().toStdString();
+    }
+    tools.showTurning(); // nothing to show yet
+    EXPECT_TRUE(m_asker.asked.filter("turning").isEmpty());
+    add(RecipeKind::star);
+    tools.showTurning();
+    EXPECT_EQ(m_asker.asked.filter("turning").size(), 1);
+}
+
+TEST_F(Shapes, ACancelledDialogChangesNothing) {
+    add(RecipeKind::star);
+    const auto before = session().quilt();
+    m_asker.shapeAnswer = nullptr;
+    m_asker.arrangeAnswer = nullptr;
+    m_asker.edgesAnswer = nullptr;
+    click("draw.shape");
+    click("draw.arrange");
+    window().shapeCommands().changeMeasures();
+    window().shapeCommands().setEdges();
+    EXPECT_TRUE(session().quilt() == before);
+}
+
+TEST_F(Shapes, HiddenEdgesAreOfferedAsDotted) {
+    add(RecipeKind::circle);
+    const auto lower = block().pieces[0].id;
+    add(RecipeKind::leaf); // across the disc
+    session().choosePiece(lower);
+    std::size_t offered = 0;
+    m_asker.edgesAnswer = [&](const app::EdgeQuestion& question) {
+        offered = question.hidden.size();
+        return std::optional(question.hidden);
+    };
+    window().shapeCommands().setEdges();
+    EXPECT_EQ(offered, 2U); // where the leaf crosses the disc's edge above and below
+    EXPECT_EQ(block().pieces[0].dotted->size(), 2U);
+    session().undo();
+    EXPECT_TRUE(block().pieces[0].dotted->empty());
+}
+
+TEST_F(Shapes, MeasuresOfATurnedPieceChangeWhereItLies) {
+    add(RecipeKind::strip);
+    const auto id = block().pieces[0].id;
+    session().apply(edit::turnPiece(session().quilt(), block().id, id, measure::Angle::ofDegrees(40)),
+                    "turn");
+    const auto middle = boundsOf(quilt::placed(block().pieces[0])).centre();
+    m_asker.shapeAnswer = [](const app::ShapeQuestion& asked) {
+        auto recipe = asked.now.value();
+        recipe.measures[0] = 60;
+        return app::ShapeAnswer{must(asked.make(recipe, false))};
+    };
+    window().shapeCommands().changeMeasures();
+    const auto box = boundsOf(quilt::placed(block().pieces[0]));
+    EXPECT_NEAR(box.centre().x, middle.x, 0.01);
+    EXPECT_NEAR(box.centre().y, middle.y, 0.01);
+    EXPECT_NEAR(box.width(), 60 * std::cos(0.698132) + 12.7 * std::sin(0.698132), 0.1);
+}
+
 } // namespace
 } // namespace up::test

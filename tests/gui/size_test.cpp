@@ -2,10 +2,12 @@
 // Another size: the dialog by itself, and what the window does with its answer.
 #include "app/dialogs/size_dialog.hpp"
 #include "app/dialogs/size_picture.hpp"
+#include "core/pattern/pattern.hpp"
 #include "tests/gui/bench.hpp"
 #include "tests/support/shapes.hpp"
 
 #include <QAbstractItemModel>
+#include <QCheckBox>
 #include <QComboBox>
 #include <QDoubleSpinBox>
 #include <QLabel>
@@ -148,6 +150,20 @@ TEST_F(SizesInTheWindow, TheAnswerScalesThePieceAlone) {
     QTest::mouseClick(&find<QPushButton>("draw.sizes"), Qt::LeftButton);
     EXPECT_NEAR(boundsOf(*block().pieces[1].outline).width(), before.width() * 2, 1e-6);
     EXPECT_EQ(boundsOf(*block().pieces[0].outline), other);
+}
+
+TEST_F(Sizes, StemsMayKeepTheirWidth) {
+    open();
+    EXPECT_FALSE(find<QCheckBox>("size.keep").isVisible()) << "drawn shapes know no width of their own";
+    auto asked = question();
+    auto strip = pattern::usualRecipe(quilt::RecipeKind::strip);
+    asked.block.pieces[0].recipe = strip;
+    m_dialog = std::make_unique<SizeDialog>(asked);
+    m_dialog->show();
+    EXPECT_TRUE(find<QCheckBox>("size.keep").isVisible());
+    EXPECT_FALSE(m_dialog->answer().keepWidths);
+    find<QCheckBox>("size.keep").click();
+    EXPECT_TRUE(m_dialog->answer().keepWidths);
 }
 
 } // namespace
