@@ -16,7 +16,9 @@ Point at(Point p0, const Cubic& c, double t) {
 int stepsFor(Point p0, const Cubic& c, double tolerance) {
     const Point d1 = p0 - c.control1 * 2 + c.control2, d2 = c.control1 - c.control2 * 2 + c.end;
     const double bend = std::max(std::hypot(d1.x, d1.y), std::hypot(d2.x, d2.y));
-    return std::clamp(static_cast<int>(std::ceil(std::sqrt(0.75 * bend / tolerance))), 1, 2000);
+    constexpr double most = 2000;
+    const double steps = std::ceil(std::sqrt(0.75 * bend / tolerance));
+    return static_cast<int>(steps < most ? std::max(steps, 1.0) : most); // not a number: most
 }
 
 /// Where one coordinate of the curve turns back: the roots in (0,1) of its derivative.
