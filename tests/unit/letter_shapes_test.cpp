@@ -48,12 +48,12 @@ TEST(LetterShapes, AnIHasItsDotAsASecondPiece) {
 }
 
 TEST(LetterShapes, TogetherIsOnePieceWhereLettersTouch) {
-    // Two bars without room between them: the horizontal bar of U+2014 joins with the next.
-    const auto dashes = letterShapes("——", plain, height, true, {});
-    const auto apart = letterShapes("——", plain, height, false, {});
-    EXPECT_EQ(apart.size(), 2U);
-    EXPECT_LE(dashes.size(), 2U);
-    EXPECT_EQ(dashes.front().recipe.text, "——");
+    // The bold k's foot and the x meet; two dashes do not.
+    const auto joined = letterShapes("kx", plain, height, true, {});
+    ASSERT_EQ(joined.size(), 1U);
+    EXPECT_EQ(joined.front().recipe.text, "kx");
+    EXPECT_EQ(letterShapes("kx", plain, height, false, {}).size(), 2U);
+    EXPECT_EQ(letterShapes("--", plain, height, true, {}).size(), 2U);
     EXPECT_TRUE(letterShapes("", plain, height, true, {}).empty());
     EXPECT_TRUE(letterShapes("  ", plain, height, false, {}).empty());
 }
