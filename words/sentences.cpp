@@ -142,6 +142,7 @@ std::string_view pattern(quilt::Remark remark) {
     case Remark::textLeftOut: return "{0} texts were left out; turn them into outlines to get them as pieces";
     case Remark::imageLeftOut: return "{0} pictures were left out";
     case Remark::tooSmallLeftOut: return "{0} specks without area were left out";
+    case Remark::smallMarksLeftOut: return "{0} small marks were left out, such as letters and specks";
     case Remark::absurdLeftOut: return "{0} shapes more than 20 m from the page were left out";
     case Remark::tangledLeftOut: return "{0} shapes too tangled to be templates were left out";
     case Remark::missingLeftOut: return "{0} copies of shapes that are not in the file were left out";
@@ -201,7 +202,8 @@ std::string sentence(const quilt::Warning& warning) {
              {std::pair{"lines were", "line was"}, std::pair{"texts were", "text was"},
               std::pair{"turn them", "turn it"}, std::pair{"get them as pieces", "get it as pieces"},
               std::pair{"pictures were", "picture was"},
-              std::pair{"specks without area were", "speck without area was"}})
+              std::pair{"specks without area were", "speck without area was"},
+              std::pair{"small marks were", "small mark was"}})
             if (const auto at = text.find(many); at != std::string::npos)
                 text.replace(at, std::string_view(many).size(), one);
     }

@@ -2,9 +2,9 @@
 #include "app/dialogs/import_dialog.hpp"
 
 #include "app/dialogs/import_picture.hpp"
+#include "app/dialogs/reading_strip.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
-#include "app/session/aside.hpp"
 #include "core/measure/say.hpp"
 #include "words/sentences.hpp"
 
@@ -130,6 +130,8 @@ void ImportDialog::buildShapes(QVBoxLayout& column) {
     m_notes->setTextFormat(Qt::PlainText);
     m_notes->setProperty("role", "quiet");
     column.addWidget(m_notes);
+    column.addWidget(new ReadingStrip(m_reading, this));
+    connect(&m_reading, &Reading::stopped, this, &ImportDialog::stopReading);
     connect(m_list, &QListWidget::currentRowChanged, this, [this](int row_) {
         m_picture->setPointed(row_);
         if (row_ >= 0 && row_ < static_cast<int>(m_roles.size()))
@@ -221,37 +223,52 @@ ImportAnswer ImportDialog::answer() const {
 }
 
 void ImportDialog::readAgain() {
-    const int asked = ++m_reading;
     m_add->setEnabled(false);
-    m_notes->setText("Reading…");
-    aside(
-        this, [read = m_question.read, settings = m_settings] { return read(settings); },
-        [this, asked](const Result<quilt::Drawing>& drawing) {
-            if (asked == m_reading) present(drawing);
-        });
+    m_notes->clear();
+    m_reading.start(
+        "Reading it again",
+        [read = m_question.read, settings = m_settings](const std::shared_ptr<Job>& job) {
+            return read(settings.with(job));
+        },
+        [this](const Result<quilt::Drawing>& drawing) { present(drawing); });
 }
 
 void ImportDialog::joinPages() {
-    const int asked = ++m_reading;
     m_add->setEnabled(false);
-    m_notes->setText("Reading all pages…");
+    m_notes->clear();
     using Pages = Result<std::vector<quilt::Drawing>>;
-    aside(
-        this, [read = m_question.readPages, settings = m_settings] { return read(settings); },
-        [this, asked](const Pages& pages) {
-            if (asked != m_reading) return;
+    m_reading.start(
+        "Reading all pages",
+        [read = m_question.readPages, settings = m_settings](const std::shared_ptr<Job>& job) {
+            return read(settings.with(job));
+        },
+        [this](const Pages& pages) {
             if (!pages) return present(tl::unexpected(pages.error()));
             const auto grid = m_question.askGrid(*pages);
-            if (!grid) {
-                m_page->setCurrentIndex(m_settings.page - 1);
-                return readAgain();
-            }
+            if (!grid) return stopReading();
             m_settings.joined = *grid;
             present(intake::joinPages(*pages, *grid));
         });
 }
 
+void ImportDialog::stopReading() {
+    m_settings = m_readBefore;
+    showSettings();
+    tell();
+    m_notes->setText("Nothing was read anew; this is the page as it was read before.");
+}
+
+/// In the fields, without reading anew.
+void ImportDialog::showSettings() {
+    const QSignalBlocker dpi(m_dpi), borders(m_borders);
+    m_page->setCurrentIndex(m_settings.joined ? m_question.pages : m_settings.page - 1);
+    m_dpi->setValue(static_cast<int>(m_settings.dpi));
+    m_borders->setChecked(m_settings.borders);
+}
+
 void ImportDialog::present(const Result<quilt::Drawing>& drawing) {
+    m_readBefore = m_settings;
+    ++m_shown;
     m_drawing = drawing ? *drawing : quilt::Drawing{};
     m_roles.assign(m_drawing.shapes.size(), Role::piece);
     m_picture->show(m_drawing);
@@ -271,14 +288,14 @@ void ImportDialog::present(const Result<quilt::Drawing>& drawing) {
 void ImportDialog::askLetters() {
     tellSide();
     if (!m_question.letters || m_drawing.shapes.empty()) return;
-    const int asked = m_reading;
+    const int asked = m_shown;
     aside(
         this,
         [letters = m_question.letters, settings = m_settings, drawing = m_drawing] {
             return letters(settings, drawing);
         },
         [this, asked](quilt::Reading reading) {
-            if (asked != m_reading) return;
+            if (asked != m_shown) return;
             m_drawing.letters = reading;
             if (reading != quilt::Reading::unknown && !m_sideChosen)
                 m_reversed->setChecked(reading == quilt::Reading::mirrored);

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/dialogs/importing.hpp"
+#include "app/session/reading.hpp"
 
 #include <QDialog>
 
@@ -37,6 +38,9 @@ private:
     void applyMark();
     void present(const Result<quilt::Drawing>& drawing);
     void readAgain();
+    /// The user does not want to wait: what was shown before stays.
+    void stopReading();
+    void showSettings();
     /// Reads all pages, asks how they lie, and shows them as one.
     void joinPages();
     /// Finds out, aside, which way round the letters read.
@@ -52,7 +56,9 @@ private:
     ReadSettings m_settings;
     quilt::Drawing m_drawing;
     std::vector<edit::Role> m_roles;
-    int m_reading = 0; ///< asked for; only the newest answer counts
+    Reading m_reading;
+    int m_shown = 0;             ///< how many drawings have been; only the newest one's letters count
+    ReadSettings m_readBefore{}; ///< what is shown was read so
     bool m_filling = false;
     ImportPicture* m_picture;
     QComboBox* m_page;

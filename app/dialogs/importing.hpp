@@ -2,11 +2,13 @@
 // A drawing before it becomes pieces: what is asked about it, what comes back.
 #pragma once
 
+#include "core/base/job.hpp"
 #include "core/edit/edits.hpp"
 #include "intake/pages/pages.hpp"
 
 #include <QString>
 #include <functional>
+#include <memory>
 
 namespace up::app {
 
@@ -16,6 +18,13 @@ struct ReadSettings {
     double dpi = 0;                           ///< 0: as the file says
     bool borders = false;                     ///< wide pens are pieces of their own
     std::optional<intake::PageGrid> joined{}; ///< all pages as one, instead of the one
+    std::shared_ptr<Job> job{};               ///< of the reading that is going on
+
+    [[nodiscard]] ReadSettings with(std::shared_ptr<Job> watched) const {
+        auto out = *this;
+        out.job = std::move(watched);
+        return out;
+    }
 };
 
 struct ImportQuestion {

@@ -5,6 +5,7 @@
 #include "app/dialogs/true_picture.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/session/aside.hpp"
 #include "core/plan/block_plan.hpp"
 #include "words/sentences.hpp"
 #include "words/which_words.hpp"
@@ -20,6 +21,19 @@
 namespace up::app {
 namespace {
 constexpr std::size_t mostListed = 60, mostCompared = 6;
+
+/// Those of the block as they lie in it.
+std::vector<plan::Candidate> allOf(const quilt::Quilt& quilt, BlockId id) {
+    std::vector<plan::Candidate> out;
+    const auto* block = quilt::find(quilt.blocks, id);
+    if (!block) return out;
+    for (const auto& piece : block->pieces) {
+        const auto box = boundsOf(quilt::placed(piece));
+        out.push_back({id, piece.id, 0, piece.place.turn, false, box.width(), box.height()});
+        if (out.size() == mostListed) break;
+    }
+    return out;
+}
 } // namespace
 
 WhichDialog::WhichDialog(const quilt::Quilt& quilt, BlockId block, QWidget* parent)
@@ -74,25 +88,28 @@ void WhichDialog::rank() {
         return length ? length->mm() : 0;
     };
     const double width = read(m_width), height = read(m_height);
-    m_candidates.clear();
-    if (width > 0 && height > 0) {
-        m_candidates = plan::whichPiece(m_quilt, m_block, width, height);
-    } else if (const auto* block = quilt::find(m_quilt.blocks, m_block)) {
-        for (const auto& piece : block->pieces) {
-            const auto box = boundsOf(quilt::placed(piece));
-            m_candidates.push_back(
-                {m_block, piece.id, 0, piece.place.turn, false, box.width(), box.height()});
-        }
-    }
-    if (m_candidates.size() > mostListed) m_candidates.resize(mostListed);
-    fill();
+    const int asked = ++m_asked;
+    if (width <= 0 || height <= 0) return fill({allOf(m_quilt, m_block), {}});
+    m_choose->setEnabled(false);
+    aside(
+        this,
+        [quilt = m_quilt, block = m_block, width, height] {
+            Ranking out{plan::whichPiece(quilt, block, width, height), {}};
+            if (out.candidates.size() > mostListed) out.candidates.resize(mostListed);
+            std::vector<plan::Candidate> compared;
+            for (const auto& candidate : out.candidates)
+                if (candidate.fits && compared.size() < mostCompared) compared.push_back(candidate);
+            out.facts = plan::tellApart(quilt, compared);
+            return out;
+        },
+        [this, asked](const Ranking& ranking) {
+            if (asked == m_asked) fill(ranking);
+        });
 }
 
-void WhichDialog::fill() {
-    std::vector<plan::Candidate> compared;
-    for (const auto& candidate : m_candidates)
-        if (candidate.fits && compared.size() < mostCompared) compared.push_back(candidate);
-    const auto facts = plan::tellApart(m_quilt, compared);
+void WhichDialog::fill(const Ranking& ranking) {
+    m_candidates = ranking.candidates;
+    const auto& facts = ranking.facts;
     m_list->clear();
     for (std::size_t i = 0; i < m_candidates.size(); ++i) {
         const auto& candidate = m_candidates[i];
@@ -101,7 +118,7 @@ void WhichDialog::fill() {
         QString text =
             QString("%1 %2").arg(plan::numberOf(*block, piece->id)).arg(QString::fromStdString(piece->name));
         if (candidate.block != m_block) text += " of " + QString::fromStdString(block->name);
-        if (!compared.empty() || candidate.off > 0)
+        if (!facts.empty() || candidate.off > 0)
             text += "  —  " + QString::fromStdString(words::fitWords(candidate, m_quilt.units));
         if (i < facts.size() && !facts[i].empty())
             text += "\n" + QString::fromStdString(words::factsWords(facts[i]));

@@ -23,11 +23,17 @@ public:
     [[nodiscard]] plan::Candidate answer() const;
 
 private:
+    /// Aside: every piece of the quilt is measured.
     void rank();
-    void fill();
+    struct Ranking {
+        std::vector<plan::Candidate> candidates;
+        std::vector<std::vector<plan::Fact>> facts; ///< of the first few
+    };
+    void fill(const Ranking& ranking);
     void showCurrent();
 
     quilt::Quilt m_quilt;
+    int m_asked = 0; ///< only the newest ranking counts
     BlockId m_block;
     std::vector<plan::Candidate> m_candidates; ///< as listed
     QLineEdit *m_width, *m_height;

@@ -45,6 +45,7 @@ const std::map<QString, ControlWords>& table() {
         {"import.borders", {"Wide pen lines", "Borders at least 1/8 in wide become pieces of their own"}},
         {"import.measure", {"I know one length", "Drag a ruler over something whose length you know"}},
         {"import.length", {"The known length", "What the length under the ruler is in truth"}},
+        {"reading.stop", {"Stop reading", "Puts an end to it; nothing is changed"}},
         {"import.fit", {"Its size", "How the drawing comes to the block's size"}},
         {"import.reversed", {"Came reversed", "Tick this when the pattern is mirrored already"}},
         {"import.side", {"Which side it shows", "What the letters on the page say"}},

@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/import_commands.hpp"
 
-#include "app/session/aside.hpp"
 #include "core/measure/say.hpp"
 #include "core/store/file.hpp"
 #include "intake/any/any.hpp"
@@ -13,7 +12,10 @@
 namespace up::app {
 
 ImportCommands::ImportCommands(Session& session, Asker& asker, Scanner& scanner, QObject* parent)
-    : QObject(parent), m_session(session), m_asker(asker), m_scanner(scanner) {}
+    : QObject(parent), m_session(session), m_asker(asker), m_scanner(scanner) {
+    connect(&m_reading, &Reading::stopped, this,
+            [this] { emit told("Reading was stopped; nothing has been imported."); });
+}
 
 void ImportCommands::scanPage() {
     if (const auto page = m_scanner.scan())
@@ -46,7 +48,7 @@ struct FirstLook {
 intake::ReadOptions optionsFor(const ReadSettings& settings) {
     intake::Options shapes;
     shapes.borders = settings.borders;
-    return {settings.page, settings.dpi, shapes};
+    return {settings.page, settings.dpi, shapes, settings.job};
 }
 
 Result<quilt::Drawing> readAs(const std::string& file, const ReadSettings& settings) {
@@ -80,7 +82,7 @@ quilt::Reading lettersOn(const Source& source, ReadSettings settings, const quil
                  : quilt::Reading::unknown;
 }
 
-FirstLook lookAt(const std::vector<std::string>& files) {
+FirstLook lookAt(const std::vector<std::string>& files, const std::shared_ptr<Job>& job) {
     FirstLook out{{}, false, failure(Code::unknownDrawing, {files.front()})};
     for (const auto& file : files) {
         const auto bytes = store::readFile(file);
@@ -91,7 +93,7 @@ FirstLook lookAt(const std::vector<std::string>& files) {
         for (int page = 1; page <= pages; ++page)
             out.sources.push_back({file, page});
     }
-    out.drawing = readSource(out.sources, {});
+    out.drawing = readSource(out.sources, ReadSettings{}.with(job));
     return out;
 }
 
@@ -101,8 +103,9 @@ void ImportCommands::importFiles(const QStringList& paths) {
     std::vector<std::string> files;
     for (const auto& path : paths)
         files.push_back(path.toStdString());
-    aside(
-        this, [files] { return lookAt(files); },
+    m_reading.start(
+        "Reading " + QFileInfo(paths.front()).fileName(),
+        [files](const std::shared_ptr<Job>& job) { return lookAt(files, job); },
         [this, path = paths.front()](const FirstLook& found) {
             // Another page may hold what this one does not; otherwise there is nothing to show.
             if (!found.drawing && found.sources.size() == 1) return m_session.complain(found.drawing.error());
@@ -134,8 +137,9 @@ void ImportCommands::importFiles(const QStringList& paths) {
 
 void ImportCommands::importAll(const QString& path) {
     const auto file = path.toStdString();
-    aside(
-        this, [file] { return readAs(file, {}); },
+    m_reading.start(
+        "Reading " + QFileInfo(path).fileName(),
+        [file](const std::shared_ptr<Job>& job) { return readAs(file, ReadSettings{}.with(job)); },
         [this, path](const Result<quilt::Drawing>& drawing) {
             if (drawing)
                 addDrawing(path, {*drawing, {}});

@@ -4,6 +4,7 @@
 
 #include "app/devices/scanner.hpp"
 #include "app/dialogs/asker.hpp"
+#include "app/session/reading.hpp"
 #include "app/session/session.hpp"
 
 #include <QObject>
@@ -24,6 +25,8 @@ public:
     void importFiles(const QStringList& paths);
     /// Everything in the file, without asking.
     void importAll(const QString& path);
+    /// What is being read, if anything.
+    [[nodiscard]] Reading& reading() { return m_reading; }
 
 signals:
     void told(const QString& sentence);
@@ -34,6 +37,7 @@ private:
     Session& m_session;
     Asker& m_asker;
     Scanner& m_scanner;
+    Reading m_reading;
 };
 
 } // namespace up::app

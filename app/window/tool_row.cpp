@@ -168,9 +168,11 @@ void ToolRow::fillChoices() {
 void ToolRow::refresh() {
     fillChoices();
     const auto* block = m_session.block();
+    const QStringList makesOne{"block.new", "draw.import",
+                               "draw.shape"}; // they make a block when there is none
     for (const auto& [widget, views] : m_shown) {
         const bool wanted = std::find(views.begin(), views.end(), m_session.view()) != views.end();
-        widget->setVisible(wanted && (block || widget->objectName() == "block.new"));
+        widget->setVisible(wanted && (block || makesOne.contains(widget->objectName())));
     }
     m_layOut->setText(m_layout.isRunning()              ? "Stop"
                       : block && !block->layout.empty() ? "Lay out again"

@@ -2,6 +2,7 @@
 #include "app/window/window.hpp"
 
 #include "app/canvas/mat.hpp"
+#include "app/dialogs/reading_strip.hpp"
 #include "app/look/names.hpp"
 #include "app/views/view.hpp"
 #include "app/window/checks_panel.hpp"
@@ -104,6 +105,7 @@ QWidget* Window::buildMiddle() {
     m_log = named(new QListWidget(middle), "log");
     column->addWidget(m_tools);
     column->addWidget(m_says);
+    column->addWidget(new ReadingStrip(m_imports.reading(), middle));
     column->addWidget(m_mat, 1);
     column->addWidget(m_log, 1);
     return middle;

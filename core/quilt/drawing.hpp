@@ -34,25 +34,26 @@ struct DrawnShape {
 };
 
 enum class Remark : std::uint8_t {
-    openLinesLeftOut, ///< {count}
-    openShapeClosed,  ///< {shape}
-    crossingRepaired, ///< {shape, x mm, y mm}
-    beyondPage,       ///< {shape}
-    sizeAssumed,      ///< {}: no physical size; 96 units to the inch taken
-    unitAssumed,      ///< {length}: the file names no unit; one unit was taken as that
-    squareFound,      ///< {mm}: the printed inch, as it measures by the resolution; it sets the size
-    dpiAssumed,       ///< {dots to the inch}
-    straightened,     ///< {degrees}
-    flattened,        ///< {}: a photographed page, drawn as if from straight above; its paper gives the size
-    hiddenLeftOut,    ///< {count}: on layers that are switched off
-    textLeftOut,      ///< {count}
-    imageLeftOut,     ///< {count}
-    tooSmallLeftOut,  ///< {count}
-    absurdLeftOut,    ///< {count}: more than 20 m from the page
-    tangledLeftOut,   ///< {count}: lines that cross themselves thousands of times
-    missingLeftOut,   ///< {count}: copies of something that is not in the file
-    endlessLeftOut,   ///< {count}: copies within copies, groups within groups, without end
-    unknownLeftOut,   ///< {element, count}
+    openLinesLeftOut,  ///< {count}
+    openShapeClosed,   ///< {shape}
+    crossingRepaired,  ///< {shape, x mm, y mm}
+    beyondPage,        ///< {shape}
+    sizeAssumed,       ///< {}: no physical size; 96 units to the inch taken
+    unitAssumed,       ///< {length}: the file names no unit; one unit was taken as that
+    squareFound,       ///< {mm}: the printed inch, as it measures by the resolution; it sets the size
+    dpiAssumed,        ///< {dots to the inch}
+    straightened,      ///< {degrees}
+    flattened,         ///< {}: a photographed page, drawn as if from straight above; its paper gives the size
+    hiddenLeftOut,     ///< {count}: on layers that are switched off
+    textLeftOut,       ///< {count}
+    imageLeftOut,      ///< {count}
+    tooSmallLeftOut,   ///< {count}
+    smallMarksLeftOut, ///< {count}: sets of ink on a scan, shorter than 8 mm
+    absurdLeftOut,     ///< {count}: more than 20 m from the page
+    tangledLeftOut,    ///< {count}: lines that cross themselves thousands of times
+    missingLeftOut,    ///< {count}: copies of something that is not in the file
+    endlessLeftOut,    ///< {count}: copies within copies, groups within groups, without end
+    unknownLeftOut,    ///< {element, count}
 };
 
 struct Warning {

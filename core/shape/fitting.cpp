@@ -207,6 +207,15 @@ Contour fitted(const Ring& ring, double tolerance) {
     return off <= perimeter(ring) * tolerance * 2 ? out : contourThrough(ring);
 }
 
+Contour fittedLine(const Polyline& line, double tolerance) {
+    Contour out{line.front(), {}, false};
+    if (line.size() < 3 || isStraight(line, tolerance / 2))
+        out.lineTo(line.back());
+    else
+        Fitter(line, tolerance, out).run();
+    return out;
+}
+
 namespace {
 bool hasCurves(const Contour& contour) {
     Point from = contour.start;

@@ -11,6 +11,9 @@ namespace up::shape {
 /// "An Algorithm for Automatically Fitting Digitized Curves", Graphics Gems, 1990.
 [[nodiscard]] Contour fitted(const Ring& ring, double tolerance);
 
+/// The same for an open line of two points or more; its ends stay.
+[[nodiscard]] Contour fittedLine(const Polyline& line, double tolerance);
+
 /// Edge and holes of an outline of straight stretches. An outline with curves comes back as it is.
 [[nodiscard]] Outline fitted(const Outline& outline, double tolerance);
 

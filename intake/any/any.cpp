@@ -23,6 +23,12 @@ bool startsLikeDxf(std::string_view bytes) {
            head.find("SECTION") != std::string_view::npos;
 }
 
+Result<quilt::Drawing> readAsScan(const Picture& picture, const std::string& path, double dpi,
+                                  const ReadOptions& options) {
+    Job unwatched;
+    return readScan(picture, path, dpi, options.job ? *options.job : unwatched);
+}
+
 /// A page that holds only a picture goes the way of a scan.
 Result<quilt::Drawing> readPage(const std::string& path, const ReadOptions& options) {
     auto drawing = readPdf(path, options.page, options.shapes);
@@ -30,7 +36,7 @@ Result<quilt::Drawing> readPage(const std::string& path, const ReadOptions& opti
     constexpr int dots = 300;
     return picturePdf(path, options.page, dots)
         .and_then([&](const std::string& png) { return decodePicture(png, path); })
-        .and_then([&](const Picture& picture) { return readScan(picture, path, dots); });
+        .and_then([&](const Picture& picture) { return readAsScan(picture, path, dots, options); });
 }
 
 } // namespace
@@ -64,7 +70,7 @@ Result<quilt::Drawing> readDrawing(const std::string& bytes, const std::string& 
     case DrawingKind::pdf: return readPage(path, options);
     case DrawingKind::picture:
         return decodePicture(bytes, path).and_then([&](const Picture& picture) {
-            return readScan(picture, path, options.dpi);
+            return readAsScan(picture, path, options.dpi, options);
         });
     case DrawingKind::other: break;
     }

@@ -2,7 +2,10 @@
 // Any drawing, told by what is in it and not by its name.
 #pragma once
 
+#include "core/base/job.hpp"
 #include "intake/found/collector.hpp"
+
+#include <memory>
 
 namespace up::intake {
 
@@ -15,10 +18,12 @@ struct ReadOptions {
     int page = 1;   ///< of a PDF file, from 1
     double dpi = 0; ///< of a scan; 0: as the file says
     Options shapes{};
+    std::shared_ptr<Job> job{}; ///< of a scan, which takes seconds; may be none
 };
 
 /// Reads the file into shapes. `bytes` are its content, `path` where it lies.
-/// Errors: those of the reader that fits; Code::unknownDrawing {file} when none does.
+/// Errors: those of the reader that fits; Code::stopped {} when the job was stopped; Code::unknownDrawing
+/// {file} when none does.
 [[nodiscard]] Result<quilt::Drawing> readDrawing(const std::string& bytes, const std::string& path,
                                                  const ReadOptions& options = {});
 

@@ -42,8 +42,19 @@ std::vector<Outline> clipped(const std::vector<Outline>& outlines, const Clip& c
     return out;
 }
 
+/// A curve of finite numbers whose squares may be none.
+bool isBeyondNumbers(const Contour& contour) {
+    constexpr double most = 1e9; // mm
+    const auto beyond = [](shape::Point p) { return !(std::abs(p.x) < most && std::abs(p.y) < most); };
+    return beyond(contour.start) ||
+           std::any_of(contour.curves.begin(), contour.curves.end(), [&](const shape::Cubic& c) {
+               return beyond(c.control1) || beyond(c.control2) || beyond(c.end);
+           });
+}
+
 bool isAbsurd(const std::vector<Contour>& contours) {
     return std::any_of(contours.begin(), contours.end(), [](const Contour& contour) {
+        if (isBeyondNumbers(contour)) return true;
         const auto box = boundsOf(contour);
         return !(box.left > -mostReach && box.top > -mostReach && box.right < mostReach &&
                  box.bottom < mostReach);

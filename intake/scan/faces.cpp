@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/scan/faces.hpp"
 
+#include "intake/scan/dashes.hpp"
+
 #include <algorithm>
 #include <array>
 #include <cmath>
@@ -129,7 +131,7 @@ private:
 
 } // namespace
 
-Found outlinesOn(const Mask& ink, double perMm) {
+Found outlinesOn(const Mask& ink, double perMm, Job& job) {
     Found out;
     const Mask solid = solidIn(ink, halfSolid * perMm);
     Mask lines = ink;
@@ -143,9 +145,16 @@ Found outlinesOn(const Mask& ink, double perMm) {
             out.outlines.push_back(std::move(contour));
     Faces faces(ink, lines, perMm);
     const auto toInk = distances(ink);
-    for (const double bridge : bridges)
+    for (const double bridge : bridges) {
+        job.progress(job.progress() + 0.15);
+        if (job.stopped()) return out;
         faces.find(toInk, std::max(1, static_cast<int>(std::lround(bridge * perMm))), out.outlines);
-    out.lineWidth = faces.width();
+    }
+    job.progress(job.progress() + 0.1);
+    if (job.stopped()) return out;
+    for (const auto& outline : out.outlines)
+        out.dashed.push_back(dashedStretches(ink, outline, faces.width(), perMm));
+    out.marks = marksOn(lines, out.outlines, faces.width(), perMm);
     return out;
 }
 

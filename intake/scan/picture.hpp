@@ -22,8 +22,8 @@ struct Picture {
     }
 };
 
-/// More dots than that are not read: a Letter page at 900 to the inch has fewer.
-inline constexpr double mostDots = 80e6;
+/// More dots than that are not read: a Letter page at 800 to the inch has fewer.
+inline constexpr double mostDots = 62e6;
 
 /// PNG, JPEG or TIFF; what is clear counts as white; turned as the camera says.
 /// Errors: Code::notPicture {file, reason}, tooManyDots {file, width × height}.

@@ -128,48 +128,91 @@ double skewOf(const std::vector<Contour>& outlines, double longEnough) {
     return all > 8 * longEnough && agreeing > 0.6 * all ? median : 0;
 }
 
+/// What the page says of itself: its size and how it lay.
+void remarkOn(quilt::Drawing& drawing, const Sized& size, bool isFlattened, bool hasResolution, double skew) {
+    auto& notes = drawing.warnings;
+    if (isFlattened) notes.push_back({Remark::flattened, {}});
+    if (size.square)
+        notes.push_back({Remark::squareFound, {plainNumber(size.printed > 0 ? size.printed : inch, 2)}});
+    else if (!hasResolution)
+        notes.push_back({Remark::dpiAssumed, {plainNumber(usualDpi, 0)}});
+    if (std::abs(skew) > std::numbers::pi / 1800) // less than a tenth of a degree is nothing
+        notes.push_back({Remark::straightened, {plainNumber(std::abs(skew) * 180 / std::numbers::pi, 1)}});
+}
+
+/// The largest first; `but` is none.
+void addShapes(quilt::Drawing& drawing, const Found& found, std::optional<std::size_t> but,
+               const Transform& toPage) {
+    std::vector<std::size_t> order;
+    for (std::size_t i = 0; i < found.outlines.size(); ++i)
+        if (i != but) order.push_back(i);
+    std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
+        return std::abs(signedArea(found.outlines[a])) > std::abs(signedArea(found.outlines[b]));
+    });
+    for (const auto i : order) {
+        quilt::DrawnShape drawn{};
+        drawn.name = "piece " + std::to_string(drawing.shapes.size() + 1);
+        drawn.fill = unbleached;
+        drawn.outline = {transformed(found.outlines[i], toPage), {}};
+        drawn.origin = quilt::Origin::outline;
+        for (const auto& stretch : found.dashed[i])
+            drawn.dotted.push_back(transformed(stretch, toPage));
+        drawing.shapes.push_back(std::move(drawn));
+    }
+}
+
+/// Each to the uppermost shape that holds its middle.
+void addMarks(quilt::Drawing& drawing, const Marks& marks, const Transform& toPage) {
+    std::vector<shape::Ring> edges;
+    for (const auto& drawn : drawing.shapes)
+        edges.push_back(flattened(drawn.outline.edge));
+    for (const auto& mark : marks.lines) {
+        auto line = transformed(mark, toPage);
+        auto points = flattened(line);
+        if (line.closed) points.push_back(points.front());
+        const auto middle = shape::pointAlong(points, shape::lengthOf(points) / 2);
+        std::size_t on = edges.size();
+        while (on > 0 && !shape::contains(edges[on - 1], middle))
+            --on;
+        if (on > 0)
+            drawing.shapes[on - 1].marks.push_back(std::move(line));
+        else
+            drawing.loose.push_back({std::move(line)});
+    }
+    if (!drawing.loose.empty())
+        drawing.warnings.push_back({Remark::openLinesLeftOut, {std::to_string(drawing.loose.size())}});
+    if (marks.small > 0)
+        drawing.warnings.push_back({Remark::smallMarksLeftOut, {std::to_string(marks.small)}});
+}
+
 } // namespace
 
-Result<quilt::Drawing> readScan(const Picture& picture, const std::string& file, double dpi) {
+Result<quilt::Drawing> readScan(const Picture& picture, const std::string& file, double dpi, Job& job) {
     const auto flattened = flattenedPage(picture);
     if (dpi <= 0) dpi = flattened ? flattened->dpi : picture.dpi;
     Picture page = flattened ? *flattened : picture;
     page.dpi = dpi;
     page = workable(page, dpi);
+    job.progress(0.2);
+    if (job.stopped()) return failure(Code::stopped);
     const double guess = (page.dpi > 0 ? page.dpi : std::max(page.width, page.height) / 11.0) / inch;
-    auto outlines = outlinesOn(inkOf(page), guess).outlines;
-    const auto size = sizeOf(outlines, page, page.dpi);
-    quilt::Drawing out;
-    if (flattened) out.warnings.push_back({Remark::flattened, {}});
-    if (size.square) {
-        out.warnings.push_back(
-            {Remark::squareFound, {plainNumber(size.printed > 0 ? size.printed : inch, 2)}});
-    } else if (page.dpi <= 0) {
-        out.warnings.push_back({Remark::dpiAssumed, {plainNumber(usualDpi, 0)}});
-    }
+    const Mask ink = inkOf(page);
+    job.progress(0.4);
+    const auto found = outlinesOn(ink, guess, job);
+    if (job.stopped()) return failure(Code::stopped);
+    const auto size = sizeOf(found.outlines, page, page.dpi);
     // A page that was flattened lies straight by its own edges, which are longer than anything on it.
     const double skew = flattened     ? 0
-                        : size.square ? skewOfSquare(outlines[*size.square])
-                                      : skewOf(outlines, inch / 2 * size.perMm);
-    if (std::abs(skew) > std::numbers::pi / 1800) // less than a tenth of a degree is nothing
-        out.warnings.push_back(
-            {Remark::straightened, {plainNumber(std::abs(skew) * 180 / std::numbers::pi, 1)}});
-    if (size.square) outlines.erase(outlines.begin() + static_cast<std::ptrdiff_t>(*size.square));
+                        : size.square ? skewOfSquare(found.outlines[*size.square])
+                                      : skewOf(found.outlines, inch / 2 * size.perMm);
+    quilt::Drawing out;
+    remarkOn(out, size, flattened.has_value(), page.dpi > 0, skew);
     out.width = page.width / size.perMm, out.height = page.height / size.perMm;
     const auto toPage = Transform::turnAbout({out.width / 2, out.height / 2},
                                              measure::Angle::ofDegrees(-skew * 180 / std::numbers::pi)) *
                         Transform::scale(1 / size.perMm, 1 / size.perMm);
-    std::stable_sort(outlines.begin(), outlines.end(), [](const Contour& a, const Contour& b) {
-        return std::abs(signedArea(a)) > std::abs(signedArea(b));
-    });
-    for (const auto& outline : outlines) {
-        quilt::DrawnShape drawn{};
-        drawn.name = "piece " + std::to_string(out.shapes.size() + 1);
-        drawn.fill = unbleached;
-        drawn.outline = {transformed(outline, toPage), {}};
-        drawn.origin = quilt::Origin::outline;
-        out.shapes.push_back(std::move(drawn));
-    }
+    addShapes(out, found, size.square, toPage);
+    addMarks(out, found.marks, toPage);
     if (out.shapes.empty()) return failure(Code::emptyDrawing, {file});
     return out;
 }

@@ -70,7 +70,8 @@ std::string asScan(const std::string& bytes) {
     const auto picture = intake::decodePicture(bytes, "t.png");
     if (!picture) return wrongWith(picture.error());
     if (static_cast<double>(picture->width) * picture->height > 1e6) return ""; // for the hostile files
-    return wrongWith(intake::readScan(*picture, "t.png"));
+    Job job;
+    return wrongWith(intake::readScan(*picture, "t.png", 0, job));
 }
 std::string asQuilt(const std::string& bytes) {
     const auto quilt = store::readQuilt(bytes, "t.upstairs");

@@ -3,6 +3,7 @@
 #include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/import_picture.hpp"
 #include "tests/gui/bench.hpp"
+#include "tests/gui/questions.hpp"
 #include "tests/support/files.hpp"
 #include "tests/support/shapes.hpp"
 
@@ -12,7 +13,9 @@
 #include <QLineEdit>
 #include <QListWidget>
 #include <QPushButton>
+#include <QSpinBox>
 #include <QTest>
+#include <QThread>
 
 namespace up::test {
 namespace {
@@ -29,14 +32,13 @@ quilt::Drawing board() {
 class Importing : public testing::Test {
 protected:
     void open(int pages = 1, bool first = true) {
-        const auto side = measure::Length::ofInches(9, 1);
-        m_dialog = std::make_unique<ImportDialog>(app::ImportQuestion{
-            "pattern", measure::System::inches, side, side, pages, false, false,
-            first ? Result<quilt::Drawing>(board()) : failure(Code::emptyDrawing, {"pattern"}),
-            [this](const app::ReadSettings& settings) {
-                m_asked = settings;
-                return Result<quilt::Drawing>(board());
-            }});
+        auto question = questionAbout(
+            first ? Result<quilt::Drawing>(board()) : failure(Code::emptyDrawing, {"pattern"}), pages);
+        question.read = [this](const app::ReadSettings& settings) {
+            m_asked = settings;
+            return Result<quilt::Drawing>(board());
+        };
+        m_dialog = std::make_unique<ImportDialog>(std::move(question));
         m_dialog->show();
     }
     template<class Widget> Widget& find(const char* name) {
@@ -170,16 +172,7 @@ TEST_F(Importing, OneKnownLengthSetsTheSize) {
 }
 
 TEST_F(Importing, LettersSayWhichSideItShows) {
-    const auto side = measure::Length::ofInches(9, 1);
-    app::ImportQuestion question{"pattern",
-                                 measure::System::inches,
-                                 side,
-                                 side,
-                                 1,
-                                 false,
-                                 false,
-                                 Result<quilt::Drawing>(board()),
-                                 [](const app::ReadSettings&) { return Result<quilt::Drawing>(board()); }};
+    auto question = questionAbout(board());
     question.letters = [](const app::ReadSettings&, const quilt::Drawing&) {
         return quilt::Reading::mirrored;
     };
@@ -193,7 +186,72 @@ TEST_F(Importing, LettersSayWhichSideItShows) {
     EXPECT_FALSE(m_dialog->answer().options.givenReversed);
 }
 
+/// A reading that goes on until it is stopped, or for ten seconds.
+Result<quilt::Drawing> readSlowly(Job& job) {
+    for (int i = 0; i < 1000 && !job.stopped(); ++i) {
+        job.progress(i / 1000.0);
+        QThread::msleep(10);
+    }
+    return failure(Code::stopped);
+}
+
+TEST_F(Importing, WhoDoesNotWantToWaitKeepsWhatWasRead) {
+    auto question = questionAbout(board());
+    question.isScan = true;
+    std::shared_ptr<Job> job;
+    question.read = [&](const app::ReadSettings& settings) {
+        job = settings.job;
+        return readSlowly(*settings.job);
+    };
+    m_dialog = std::make_unique<ImportDialog>(std::move(question));
+    m_dialog->show();
+    EXPECT_FALSE(find<QPushButton>("reading.stop").isVisible());
+    find<QSpinBox>("import.dpi").setValue(300);
+    EXPECT_FALSE(find<QPushButton>("import.add").isEnabled()) << "what it is now is not known";
+    EXPECT_SOON(find<QPushButton>("reading.stop").isVisible(), 2000);
+    find<QPushButton>("reading.stop").click();
+    EXPECT_FALSE(find<QPushButton>("reading.stop").isVisible());
+    EXPECT_TRUE(job->stopped());
+    EXPECT_EQ(find<QSpinBox>("import.dpi").value(), 0) << "as it was read";
+    EXPECT_EQ(button(), "Add 3 pieces");
+    EXPECT_TRUE(find<QPushButton>("import.add").isEnabled());
+    EXPECT_TRUE(find<QLabel>("import.notes").text().contains("read before"));
+}
+
+TEST(ReadingAside, TheNewestIsTheOnlyOneThatComesBack) {
+    app::Reading reading;
+    std::vector<int> came;
+    std::shared_ptr<Job> first;
+    reading.start(
+        "first",
+        [&](const std::shared_ptr<Job>& job) {
+            first = job;
+            (void)readSlowly(*job);
+            return 1;
+        },
+        [&](int value) { came.push_back(value); });
+    EXPECT_SOON(reading.percent() > 0, 2000);
+    reading.start(
+        "second", [](const std::shared_ptr<Job>&) { return 2; }, [&](int value) { came.push_back(value); });
+    EXPECT_SOON(!reading.isRunning(), 2000);
+    EXPECT_TRUE(first->stopped());
+    QTest::qWait(50); // for the first to come back to nobody
+    EXPECT_EQ(came, std::vector{2});
+}
+
 class Scanning : public WindowTest {};
+
+TEST_F(Scanning, ItCanBeStopped) {
+    openWindow();
+    window().imports().scanPage();
+    auto& stop = find<QPushButton>("reading.stop");
+    EXPECT_SOON(stop.isVisible(), 5000);
+    stop.click();
+    EXPECT_FALSE(stop.isVisible());
+    EXPECT_TRUE(said().contains("stopped"));
+    QTest::qWait(300);
+    EXPECT_FALSE(session().block());
+}
 
 TEST_F(Scanning, ThePageOnTheSampleScannerBecomesPieces) {
     openWindow();

@@ -5,6 +5,7 @@
 #include "app/dialogs/join_picture.hpp"
 #include "intake/svg/svg.hpp"
 #include "tests/gui/bench.hpp"
+#include "tests/gui/questions.hpp"
 #include "tests/support/shapes.hpp"
 
 #include <QComboBox>
@@ -94,16 +95,7 @@ TEST_F(Joining, TwoFilesComeInAsOnePattern) {
 }
 
 TEST_F(Joining, TheImportAsksHowThePagesLie) {
-    const auto side = measure::Length::ofInches(9, 1);
-    app::ImportQuestion question{"pattern",
-                                 measure::System::inches,
-                                 side,
-                                 side,
-                                 2,
-                                 false,
-                                 false,
-                                 Result<quilt::Drawing>(pages()[0]),
-                                 [](const app::ReadSettings&) { return Result<quilt::Drawing>(pages()[0]); }};
+    auto question = questionAbout(pages()[0], 2);
     question.readPages = [](const app::ReadSettings&) {
         return Result<std::vector<quilt::Drawing>>(pages());
     };

@@ -2,7 +2,7 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """A page of templates as a scanner would see it, drawn with Pillow and spoilt with numpy.
 usage: make_scan.py FILE DPI [--skew DEG] [--noise N] [--shade SHARE] [--pencil LEVEL] [--gap MM] [--square MM]
-[--no-resolution] [--print-at SHARE]; prints the area of each template in mm², the largest first."""
+[--no-resolution] [--print-at SHARE] [--marks] [--dashes]; prints the area of each template in mm², the largest first."""
 import argparse
 import math
 
@@ -20,6 +20,8 @@ parser.add_argument("--gap", type=float, default=0)
 parser.add_argument("--square", type=float, default=25.4)
 parser.add_argument("--print-at", type=float, default=1.0)
 parser.add_argument("--no-resolution", action="store_true")
+parser.add_argument("--marks", action="store_true", help="a vein with a side vein, a loose line, a label")
+parser.add_argument("--dashes", action="store_true", help="the board's lower edge is dashed")
 parser.add_argument("--photo", type=float, default=0, help="seen aslant on a dark table; how much narrower the far end is")
 options = parser.parse_args()
 
@@ -82,11 +84,29 @@ templates = [oval(60, 60, 35, 35), leaf(150, 60, 40), star(60, 150, 40, 17),
              [(110, 190), (125, 190), (125, 215), (145, 215), (145, 230), (110, 230)]]
 for template in templates:
     draw(template, options.gap)
+if options.dashes:  # 3 mm of line, its ends rounded, and 1.5 mm of none, over and over
+    corners = [place(108, 158), place(192, 158), place(192, 162), place(108, 162)]
+    pen.polygon(corners, fill=255)
+    for points in [[(110, 150), (110, 160)], [(190, 150), (190, 160)]]:
+        draw(points)
+    for start in range(18):
+        draw([(110 + 4.5 * start, 160), (min(113 + 4.5 * start, 190), 160)])
 draw(oval(150, 130, 12, 8))  # a window within the board
 templates.append(oval(150, 130, 12, 8))
 if options.square:
     s = options.square
     draw([(175, 240), (175 + s, 240), (175 + s, 240 + s), (175, 240 + s)])
+
+if options.marks:
+    def stroke(points):
+        for a, b in zip(points, points[1:]):
+            pen.line([place(*a), place(*b)], fill=options.pencil, width=round(line * scale))
+
+    stroke([(125 + t, 60 - 4 * math.sin(math.pi * t / 50)) for t in range(51)])  # along the leaf
+    stroke([(150, 56), (162, 46)])  # aside from it
+    stroke([(20, 110), (20, 190)])  # on nothing
+    for x in (104, 107.5, 111):  # three letters as large as print
+        stroke([(x, 180), (x, 177), (x + 2, 180), (x + 2, 177)])
 
 page = page.resize((round(width * scale / OVER), round(height * scale / OVER)), Image.Resampling.BOX)
 dots = numpy.asarray(page, dtype=float)

@@ -8,6 +8,7 @@
 #include "tests/support/tool.hpp"
 
 #include <gtest/gtest.h>
+#include <numbers>
 #include <sstream>
 
 namespace up::intake {
@@ -62,6 +63,84 @@ INSTANTIATE_TEST_SUITE_P(
                     Page{"noSquare", "200 --square 0 --noise 4 --skew 1", false, 1}),
     [](const auto& page) { return page.param.name; });
 
+double lengthOf(const shape::Contour& line) {
+    return shape::lengthOf(flattened(line, 0.02));
+}
+
+class ScannedMarks : public testing::TestWithParam<const char*> {};
+
+TEST_P(ScannedMarks, VeinsAreMarksAndWhatLiesOnNothingIsLeftOut) {
+    const test::TempDir dir;
+    const auto file = dir.file("page.png");
+    const auto said = test::tool("/usr/bin/python3 '" + test::source("tests/outside/make_scan.py") + "' '" +
+                                 file + "' " + GetParam());
+    ASSERT_EQ(said.code, 0) << said.out;
+    const auto drawing = test::must(readDrawing(test::readAll(file), file));
+    ASSERT_EQ(drawing.shapes.size(), 7U) << "a line within one makes no pieces of it";
+    std::vector<double> lengths;
+    for (const auto& drawn : drawing.shapes)
+        for (const auto& mark : drawn.marks) {
+            lengths.push_back(lengthOf(mark));
+            EXPECT_NEAR(std::abs(signedArea(drawn.outline.edge)), 2 * 2 * 40 * 28 * 2 / std::numbers::pi, 60)
+                << "all on the leaf";
+        }
+    std::sort(lengths.begin(), lengths.end());
+    ASSERT_EQ(lengths.size(), 2U);
+    EXPECT_NEAR(lengths[0], std::hypot(12, 10), 1.3) << "less what lies under the other vein";
+    EXPECT_NEAR(lengths[1], 50.78, 1.0) << "of a half wave 50 long and 4 high, by its elliptic integral";
+    ASSERT_EQ(drawing.loose.size(), 1U);
+    EXPECT_NEAR(lengthOf(drawing.loose[0].line), 80, 1.0);
+    EXPECT_TRUE(remarked(drawing, quilt::Remark::openLinesLeftOut));
+    EXPECT_EQ(std::count(drawing.warnings.begin(), drawing.warnings.end(),
+                         quilt::Warning{quilt::Remark::smallMarksLeftOut, {"3"}}),
+              1);
+}
+
+INSTANTIATE_TEST_SUITE_P(Pages, ScannedMarks,
+                         testing::Values("150 --marks --noise 4 --skew 1.2",
+                                         "300 --marks --shade .3 --noise 8 --pencil 110",
+                                         "600 --marks --skew -2"));
+
+class ScannedDashes : public testing::TestWithParam<const char*> {};
+
+TEST_P(ScannedDashes, ADashedEdgeIsDottedAndNoOther) {
+    const test::TempDir dir;
+    const auto file = dir.file("page.png");
+    const auto said = test::tool("/usr/bin/python3 '" + test::source("tests/outside/make_scan.py") + "' '" +
+                                 file + "' " + GetParam());
+    ASSERT_EQ(said.code, 0) << said.out;
+    const auto drawing = test::must(readDrawing(test::readAll(file), file));
+    ASSERT_EQ(drawing.shapes.size(), 7U);
+    for (const auto& drawn : drawing.shapes) {
+        const bool board = std::abs(std::abs(signedArea(drawn.outline.edge)) - 4000) < 80;
+        ASSERT_EQ(drawn.dotted.size(), board ? 1U : 0U) << drawn.name;
+        if (!board) continue;
+        EXPECT_NEAR(lengthOf(drawn.dotted[0]), 80 - 3 - 3, 2.5) << "from the first gap to the last";
+    }
+}
+
+INSTANTIATE_TEST_SUITE_P(Pages, ScannedDashes,
+                         testing::Values("150 --dashes --noise 4 --skew 1.2",
+                                         "300 --dashes --shade .3 --noise 8",
+                                         "200 --dashes --gap 1.5 --pencil 110"));
+
+TEST(ScansStopped, SayHowFarTheyAreAndEndWhenAsked) {
+    const test::TempDir dir;
+    const auto file = dir.file("page.png");
+    ASSERT_EQ(
+        test::tool("/usr/bin/python3 '" + test::source("tests/outside/make_scan.py") + "' '" + file + "' 100")
+            .code,
+        0);
+    const auto bytes = test::readAll(file);
+    ReadOptions options;
+    options.job = std::make_shared<Job>();
+    EXPECT_TRUE(readDrawing(bytes, file, options));
+    EXPECT_GT(options.job->progress(), 0.8);
+    EXPECT_LE(options.job->progress(), 1.0);
+    options.job->stop();
+    EXPECT_EQ(readDrawing(bytes, file, options).error().code, Code::stopped);
+}
+
 TEST(FlattenedPage, OnlyPagesOnATableAreFlattened) {
     const test::TempDir dir;
     const auto make = [&](const char* options) {
@@ -91,12 +170,13 @@ TEST(ScansHostile, AreRefusedWithASentence) {
 }
 
 TEST(ScansBlank, HoldNothing) {
+    Job job;
     Picture white{400, 400, std::vector<std::uint8_t>(160'000, 250), 150};
-    EXPECT_EQ(readScan(white, "white.png").error().code, Code::emptyDrawing);
+    EXPECT_EQ(readScan(white, "white.png", 0, job).error().code, Code::emptyDrawing);
     Picture black{400, 400, std::vector<std::uint8_t>(160'000, 0), 150};
-    EXPECT_EQ(readScan(black, "black.png").error().code, Code::emptyDrawing);
+    EXPECT_EQ(readScan(black, "black.png", 0, job).error().code, Code::emptyDrawing);
     Picture dot{1, 1, {0}, 150};
-    EXPECT_EQ(readScan(dot, "dot.png").error().code, Code::emptyDrawing);
+    EXPECT_EQ(readScan(dot, "dot.png", 0, job).error().code, Code::emptyDrawing);
 }
 
 } // namespace
