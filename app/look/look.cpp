@@ -37,6 +37,8 @@ QPushButton[big="true"]:disabled { background: @line; color: @slate; border-colo
 QLineEdit, QComboBox, QAbstractSpinBox { background: @panel; border: 1px solid #A9B0B3; border-radius: 5px; padding: 3px 8px;
   min-height: 26px; }
 QLineEdit:focus, QComboBox:focus, QAbstractSpinBox:focus { border: 2px solid @brass; }
+QProgressBar { background: @panel; border: 1px solid #A9B0B3; border-radius: 5px; min-height: 12px; max-height: 12px; }
+QProgressBar::chunk { background: @brass; border-radius: 4px; }
 QComboBox::drop-down { border: none; width: 24px; }
 QComboBox::down-arrow { image: url(:/icons/down.xpm); width: 11px; height: 6px; }
 QDialogButtonBox { dialogbuttonbox-buttons-have-icons: 0; }

@@ -68,16 +68,26 @@ std::vector<Candidate> candidates(const std::vector<Complex>& a, const std::vect
     double squares = 0;
     for (std::size_t i = 0; i < n; ++i)
         squares += std::norm(a[i]) + std::norm(b[i]);
+    // Shifts are taken several at a time: their sums don't wait for each other.
+    constexpr std::size_t together = 8;
+    std::vector<double> bs, bt; // x and y of b, going round again at the end
+    for (std::size_t i = 0; i < 2 * n + together; ++i)
+        bs.push_back(b[i % n].real()), bt.push_back(b[i % n].imag());
     std::vector<Candidate> all(n);
-    for (std::size_t shift = 0; shift < n; ++shift) {
-        double along = 0, across = 0;
+    for (std::size_t first = 0; first < n; first += together) {
+        std::array<double, together> along{}, across{};
         for (std::size_t i = 0; i < n; ++i) {
-            const Complex to = b[i + shift < n ? i + shift : i + shift - n];
-            along += to.real() * a[i].real() + to.imag() * a[i].imag();
-            across += to.imag() * a[i].real() - to.real() * a[i].imag();
+            const double ax = a[i].real(), ay = a[i].imag();
+            const double *bx = &bs[i + first], *by = &bt[i + first];
+            for (std::size_t k = 0; k < together; ++k) {
+                along[k] += bx[k] * ax + by[k] * ay;
+                across[k] += by[k] * ax - bx[k] * ay;
+            }
         }
-        all[shift] = {shift, std::atan2(across, along),
-                      (squares - 2 * std::sqrt(along * along + across * across)) / static_cast<double>(n)};
+        for (std::size_t k = 0; k < together && first + k < n; ++k)
+            all[first + k] = {first + k, std::atan2(across[k], along[k]),
+                              (squares - 2 * std::sqrt(along[k] * along[k] + across[k] * across[k])) /
+                                  static_cast<double>(n)};
     }
     std::vector<Candidate> best; // local minima
     for (std::size_t i = 0; i < n; ++i)
@@ -103,12 +113,12 @@ std::vector<Complex> mirroredEdgeOf(const Profile& profile) {
     return out;
 }
 
-double distanceTo(Point p, Point a, Point b) {
+double squareTo(Point p, Point a, Point b) {
     const Point edge = b - a, to = p - a;
     const double square = edge.x * edge.x + edge.y * edge.y;
     const double along = square > 0 ? std::clamp((to.x * edge.x + to.y * edge.y) / square, 0.0, 1.0) : 0;
     const Point away = to - edge * along;
-    return std::sqrt(away.x * away.x + away.y * away.y);
+    return away.x * away.x + away.y * away.y;
 }
 
 /// From a point to that stretch of the outer edge which begins `window` points before point `at` and ends as
@@ -118,9 +128,9 @@ double distanceNear(const Profile& profile, std::size_t at, Point p) {
     const std::size_t n = profile.edge().size(), size = profile.outer().size();
     const std::size_t last = profile.segmentOf((at + window) % n);
     double best = std::numeric_limits<double>::infinity();
-    for (std::size_t k = profile.segmentOf((at + n - window) % n);; k = (k + 1) % size) {
-        best = std::min(best, distanceTo(p, profile.outer()[k], profile.outer()[(k + 1) % size]));
-        if (k == last) return best;
+    for (std::size_t k = profile.segmentOf((at + n - window) % n);; k = k + 1 < size ? k + 1 : 0) {
+        best = std::min(best, squareTo(p, profile.outer()[k], profile.outer()[k + 1 < size ? k + 1 : 0]));
+        if (k == last) return std::sqrt(best);
     }
 }
 

@@ -2,11 +2,9 @@
 #include "core/shape/widths.hpp"
 
 #include <cmath>
-#include <cstdint>
 #include <map>
 #include <numbers>
 #include <numeric>
-#include <unordered_map>
 
 namespace up::shape {
 namespace {
@@ -34,14 +32,16 @@ Point nearestOn(const Edge& edge, Point p) {
 /// The edges of a region in square cells.
 class Grid {
 public:
-    explicit Grid(const Region& region) {
+    explicit Grid(const Region& region) : m_box(region.bounds()) {
         double around = 0;
         std::size_t count = 0;
         for (const auto& ring : region.rings)
             around += perimeter(ring), count += ring.size();
-        m_cell = std::max(around / std::max<double>(1, static_cast<double>(count)) * 2,
-                          region.bounds().width() / 64);
-        m_cell = std::max(m_cell, 1e-3);
+        m_cell = std::max({around / std::max<double>(1, static_cast<double>(count)) * 2,
+                           std::max(m_box.width(), m_box.height()) / 64, 1e-3});
+        m_columns = static_cast<int>(m_box.width() / m_cell) + 1;
+        m_rows = static_cast<int>(m_box.height() / m_cell) + 1;
+        m_cells.resize(static_cast<std::size_t>(m_columns) * static_cast<std::size_t>(m_rows));
         for (const auto& ring : region.rings)
             for (std::size_t i = 0; i < ring.size(); ++i)
                 put({ring[i], ring[(i + 1) % ring.size()]});
@@ -49,46 +49,49 @@ public:
     /// The point of the edge nearest to `p` within `radius` of it; `p` itself when there is none.
     [[nodiscard]] Point nearest(Point p, double radius) const {
         Point best = p;
-        double least = radius;
-        const auto column = [&](double v) { return static_cast<std::int64_t>(std::floor(v / m_cell)); };
-        for (std::int64_t x = column(p.x - radius); x <= column(p.x + radius); ++x)
-            for (std::int64_t y = column(p.y - radius); y <= column(p.y + radius); ++y) {
-                const auto it = m_cells.find(key(x, y));
-                if (it == m_cells.end()) continue;
-                for (const auto index : it->second) {
+        double least = radius * radius;
+        for (int y = row(p.y - radius); y <= row(p.y + radius); ++y)
+            for (int x = column(p.x - radius); x <= column(p.x + radius); ++x)
+                for (const auto index : cell(x, y)) {
                     const Point q = nearestOn(m_edges[index], p);
-                    if (const double away = distance(p, q); away < least) least = away, best = q;
+                    if (const double away = dot(q - p, q - p); away < least) least = away, best = q;
                 }
-            }
         return best;
     }
 
 private:
-    static std::int64_t key(std::int64_t x, std::int64_t y) { return x * 4'000'037 + y; }
+    [[nodiscard]] int column(double x) const { return within((x - m_box.left) / m_cell, m_columns); }
+    [[nodiscard]] int row(double y) const { return within((y - m_box.top) / m_cell, m_rows); }
+    static int within(double at, int count) { return static_cast<int>(std::clamp(at, 0.0, count - 1.0)); }
+    [[nodiscard]] const std::vector<std::size_t>& cell(int x, int y) const {
+        return m_cells[static_cast<std::size_t>(y) * static_cast<std::size_t>(m_columns) +
+                       static_cast<std::size_t>(x)];
+    }
     void put(const Edge& edge) {
         const auto index = m_edges.size();
         m_edges.push_back(edge);
         const auto steps = static_cast<int>(distance(edge.a, edge.b) / (m_cell / 2)) + 1;
-        std::int64_t last = 0;
         for (int i = 0; i <= steps; ++i) {
             const Point p = edge.a + (edge.b - edge.a) * (static_cast<double>(i) / steps);
-            const auto at = key(static_cast<std::int64_t>(std::floor(p.x / m_cell)),
-                                static_cast<std::int64_t>(std::floor(p.y / m_cell)));
-            if (i > 0 && at == last) continue;
-            last = at;
-            auto& cell = m_cells[at];
-            if (cell.empty() || cell.back() != index) cell.push_back(index);
+            auto& at = m_cells[static_cast<std::size_t>(row(p.y)) * static_cast<std::size_t>(m_columns) +
+                               static_cast<std::size_t>(column(p.x))];
+            if (at.empty() || at.back() != index) at.push_back(index);
         }
     }
+    Box m_box;
     double m_cell = 1;
+    int m_columns = 1, m_rows = 1;
     std::vector<Edge> m_edges;
-    std::unordered_map<std::int64_t, std::vector<std::size_t>> m_cells;
+    std::vector<std::vector<std::size_t>> m_cells;
 };
 
-/// The largest circle that touches the edge at `p`, where `in` is the unit normal into the shape.
-Across shrunk(const Grid& grid, Point p, Point in, double largest) {
-    double radius = largest;
+/// The largest circle that touches the edge at `p`, where `in` is the unit normal into the shape. Looked for
+/// from about `guess` on, which is what it was beside, instead of from the largest that there can be.
+Across shrunk(const Grid& grid, Point p, Point in, double guess, double largest) {
+    double radius = std::min(guess, largest);
     Point touch = p;
+    while (radius < largest && grid.nearest(p + in * radius, radius * (1 - 1e-6)) == p + in * radius)
+        radius = std::min(radius * 2, largest); // there is nothing in it
     for (int i = 0; i < 40; ++i) {
         const Point middle = p + in * radius;
         const Point q = grid.nearest(middle, radius * (1 - 1e-6));
@@ -206,7 +209,10 @@ Widths widthsOf(const Region& region, double step) {
     step = std::min(step, out.length / 40);
     const double largest = std::hypot(box.width(), box.height());
     const Grid grid(region);
-    const auto take = [&](const Across& across) {
+    double guess = largest;
+    const auto look = [&](Point p, Point in) {
+        const auto across = shrunk(grid, p, in, guess, largest);
+        guess = across.width * 0.55; // a little more than its radius
         if (across.width > out.widest.width) out.widest = across;
         if (across.facing >= leastFacing) out.across.push_back(across);
     };
@@ -219,12 +225,12 @@ Widths widthsOf(const Region& region, double step) {
             const Point in{-(b.y - a.y) / length, (b.x - a.x) / length};
             const int parts = static_cast<int>(std::ceil(length / step)) | 1; // odd: one lies in the middle
             for (int k = 0; k < parts; ++k)
-                take(shrunk(grid, a + (b - a) * ((k + 0.5) / parts), in, largest));
+                look(a + (b - a) * ((k + 0.5) / parts), in);
             // An inner corner has no normal of its own: all between those of its sides touch it.
             const double turn = turnAt(a, b, ring[(i + 2) % ring.size()]);
             const int fan = turn < -leastFan ? static_cast<int>(std::ceil(-turn / leastFan)) : 0;
             for (int k = 0; k <= fan && fan > 0; ++k)
-                take(shrunk(grid, b, turned(in, turn * k / fan), largest));
+                look(b, turned(in, turn * k / fan));
         }
     }
     return out;
@@ -252,8 +258,8 @@ std::vector<Narrow> narrowParts(const Widths& widths, double limit, double tip, 
     for (std::size_t i = 0; i < order.size(); ++i)
         for (std::size_t j = i + 1; j < order.size(); ++j) {
             if (thin[order[j]]->middle.x - thin[order[i]]->middle.x > close) break;
-            if (distance(thin[order[i]]->middle, thin[order[j]]->middle) <= close)
-                group[root(order[i])] = root(order[j]);
+            const Point off = thin[order[i]]->middle - thin[order[j]]->middle;
+            if (dot(off, off) <= close * close) group[root(order[i])] = root(order[j]);
         }
     struct Part {
         Box box;

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Areas, booleans, offsets and clipped lines on random shapes, against GEOS.
+#include "core/shape/deepest.hpp"
 #include "core/shape/widths.hpp"
 #include "tests/support/geos.hpp"
 #include "tests/support/shapes.hpp"
@@ -63,6 +64,18 @@ TEST(AgainstGeos, TheWidestPlaceIsTheLargestCircleWithin) {
         const double ours = widthsOf(region, 0.3).widest.width;
         EXPECT_LE(ours, theirs + 0.05) << i;
         EXPECT_GE(ours, theirs * 0.98) << i << ": found from points of the edge, so a little less";
+    }
+}
+
+TEST(AgainstGeos, TheDeepestPointIsTheMiddleOfTheLargestCircle) {
+    Random random(107);
+    for (int i = 0; i < shapes / 4; ++i) {
+        const auto region = regionOf({test::randomStar(random)});
+        const double theirs = test::geosInscribedRadius(region);
+        const auto ours = deepestPoint(region, 0.05);
+        EXPECT_LE(ours.depth, theirs + 0.05) << i;
+        EXPECT_GE(ours.depth, theirs * 0.875 - 0.05) << i << ": it may stop at an eighth less";
+        EXPECT_TRUE(region.contains(ours.at)) << i;
     }
 }
 
