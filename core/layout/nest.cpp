@@ -1,229 +1,28 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/layout/nest.hpp"
 
-#include "core/base/random.hpp"
-#include "core/layout/bitmap.hpp"
+#include "core/layout/construct.hpp"
+#include "core/layout/squeeze.hpp"
 
 #include <algorithm>
+#include <atomic>
 #include <chrono>
 #include <cmath>
 #include <map>
 #include <memory>
 #include <mutex>
-#include <numeric>
 #include <thread>
+#include <tuple>
 
 namespace up::layout {
 namespace {
 
-using measure::Angle;
+using shape::Box;
+using shape::Point;
 using shape::Region;
-using shape::Transform;
 
-/// One part at one turn: its bitmap, grown by half the spacing, and where its origin lies from the bitmap's
-/// corner.
-struct Turned {
-    double rotation;
-    Stamp stamp;
-    shape::Point corner; ///< of the grown shape's box, in the turned part's own coordinates
-};
-
-constexpr double sag = 0.01; ///< mm; the offset's arcs lie up to this far inside the true ones
-
-struct Item {
-    std::size_t part;
-    int copy;
-};
-
-struct Bin {
-    std::size_t sheet;
-    int index;
-    double width, height; ///< with half the spacing on all sides
-    Grid grid;
-    double used = 0;
-};
-
-double partArea(const Part& part) {
-    return part.shape.area();
-}
-
-class Engine {
-public:
-    Engine(const NestJob& job, std::uint64_t seed)
-        : m_job(job), m_seed(seed), m_half(job.spacing > 0 ? job.spacing / 2 + sag : 0) {
-        chooseCell();
-        for (std::size_t p = 0; p < job.parts.size(); ++p) {
-            prepare(p);
-            for (int c = 0; c < job.parts[p].copies; ++c)
-                m_items.push_back({p, c});
-        }
-        std::stable_sort(m_items.begin(), m_items.end(), [&](const Item& a, const Item& b) {
-            return partArea(job.parts[a.part]) > partArea(job.parts[b.part]);
-        });
-    }
-
-    [[nodiscard]] NestLayout round(int number, const up::Job& control, bool mayStop) const;
-
-private:
-    void chooseCell();
-    void prepare(std::size_t part);
-    [[nodiscard]] std::vector<double> turnsOf(const Part& part) const;
-    [[nodiscard]] std::vector<Item> orderFor(int number, Random& random) const;
-    [[nodiscard]] bool place(const Item& item, std::vector<Bin>& bins, NestLayout& out,
-                             double heightWeight) const;
-    [[nodiscard]] bool placeIn(const Item& item, Bin& bin, NestLayout& out, double heightWeight) const;
-    [[nodiscard]] bool fitsEmpty(std::size_t part) const;
-    bool openNext(std::vector<Bin>& bins) const;
-
-    const NestJob& m_job;
-    std::uint64_t m_seed;
-    double m_half; ///< half the spacing, and what the offset's arcs may lack
-    double m_cell = 1;
-    std::vector<Item> m_items;
-    std::vector<std::vector<Turned>> m_turned; ///< by part
-};
-
-/// Finer for few parts, coarser for many, so that a round stays short.
-void Engine::chooseCell() {
-    std::size_t count = 0;
-    for (const auto& part : m_job.parts)
-        count += static_cast<std::size_t>(part.copies);
-    m_cell = count <= 40 ? 0.75 : count <= 120 ? 1.25 : count <= 400 ? 1.75 : 2.5;
-    double widest = 0;
-    for (const auto& sheet : m_job.sheets)
-        widest = std::max({widest, sheet.width, sheet.height / 8});
-    m_cell = std::max(m_cell, widest / 4000);
-}
-
-/// Steps of 22.5° plus the turns that lay a long edge of the hull along the sheet.
-std::vector<double> Engine::turnsOf(const Part& part) const {
-    if (!part.rotations.empty()) return part.rotations;
-    std::vector<double> turns;
-    for (int i = 0; i < 16; ++i)
-        turns.push_back(i * 22.5);
-    std::vector<std::pair<double, double>> edges; // length, direction
-    for (const auto& ring : part.shape.rings)
-        for (std::size_t i = 0, j = ring.size() - 1; i < ring.size(); j = i++)
-            edges.emplace_back(shape::distance(ring[i], ring[j]),
-                               std::atan2(ring[i].y - ring[j].y, ring[i].x - ring[j].x) * 180 /
-                                   std::numbers::pi);
-    std::sort(edges.rbegin(), edges.rend());
-    for (std::size_t i = 0; i < std::min<std::size_t>(2, edges.size()); ++i)
-        for (const double quarter : {0.0, 90.0, 180.0, 270.0}) {
-            const double turn = Angle::ofDegrees(quarter - edges[i].second).normal().degrees();
-            if (std::none_of(turns.begin(), turns.end(), [&](double t) { return std::abs(t - turn) < 0.5; }))
-                turns.push_back(turn);
-        }
-    return turns;
-}
-
-void Engine::prepare(std::size_t index) {
-    const Part& part = m_job.parts[index];
-    const Region grown = m_half > 0 ? shape::offset(part.shape, m_half, sag) : part.shape;
-    std::vector<Turned> all;
-    for (const double turn : turnsOf(part)) {
-        const auto turning = Transform::turn(Angle::ofDegrees(turn));
-        const auto box = shape::transformed(part.shape, turning).bounds().grownBy(m_half);
-        if (grown.isEmpty()) continue;
-        all.push_back({turn, stampOf(shape::transformed(grown, turning), box, m_cell), {box.left, box.top}});
-    }
-    m_turned.push_back(std::move(all));
-}
-
-/// Round 0 is largest first; later rounds disturb that order more or less.
-std::vector<Item> Engine::orderFor(int number, Random& random) const {
-    auto order = m_items;
-    if (number == 0) return order;
-    const double unrest = 0.1 + 0.6 * random.unit();
-    std::vector<std::pair<double, std::size_t>> keys;
-    for (std::size_t i = 0; i < order.size(); ++i)
-        keys.emplace_back(partArea(m_job.parts[order[i].part]) * (1 - unrest * random.unit()), i);
-    std::sort(keys.begin(), keys.end(), [](const auto& a, const auto& b) { return a.first > b.first; });
-    std::vector<Item> out;
-    for (const auto& key : keys)
-        out.push_back(order[key.second]);
-    return out;
-}
-
-bool Engine::openNext(std::vector<Bin>& bins) const {
-    std::size_t sheet = bins.empty() ? 0 : bins.back().sheet;
-    int index = bins.empty() ? 0 : bins.back().index + 1;
-    while (sheet < m_job.sheets.size() && index >= m_job.sheets[sheet].count)
-        ++sheet, index = 0;
-    if (sheet >= m_job.sheets.size()) return false;
-    const Sheet& s = m_job.sheets[sheet];
-    const double width = s.width + 2 * m_half, height = s.height + 2 * m_half;
-    Bin bin{sheet, index, width, height,
-            Grid(static_cast<int>(std::ceil(width / m_cell)) + 1,
-                 static_cast<int>(std::ceil(height / m_cell)) + 1)};
-    if (!s.outline.empty()) {
-        const Region area = shape::regionOf({s.outline});
-        bin.grid.blockOutside(shape::transformed(area, Transform::moveBy(m_half, m_half)), m_cell);
-    }
-    bins.push_back(std::move(bin));
-    return true;
-}
-
-bool Engine::placeIn(const Item& item, Bin& bin, NestLayout& out, double heightWeight) const {
-    const Turned* best = nullptr;
-    int bestColumn = 0, bestRow = 0;
-    double bestScore = std::numeric_limits<double>::infinity();
-    for (const auto& turned : m_turned[item.part]) {
-        const int lastColumn = static_cast<int>(std::floor((bin.width - turned.stamp.width) / m_cell + 1e-9));
-        int lastRow = static_cast<int>(std::floor((bin.height - turned.stamp.height) / m_cell + 1e-9));
-        if (lastColumn < 0 || lastRow < 0) continue;
-        const double room = (bestScore - heightWeight * turned.stamp.height) / m_cell;
-        if (room < lastRow) lastRow = static_cast<int>(room);
-        int column = 0, row = 0;
-        if (!bin.grid.firstFit(turned.stamp, 0, lastRow, lastColumn, column, row)) continue;
-        const double score = row * m_cell + heightWeight * turned.stamp.height + 1e-6 * column;
-        if (score < bestScore) bestScore = score, best = &turned, bestColumn = column, bestRow = row;
-    }
-    if (!best) return false;
-    bin.grid.fill(best->stamp, bestColumn, bestRow);
-    const double top = bestRow * m_cell;
-    bin.used = std::max(bin.used, top + best->stamp.height - 2 * m_half);
-    out.placed.push_back({item.part, item.copy, bin.sheet, bin.index, best->rotation,
-                          bestColumn * m_cell - m_half - best->corner.x, top - m_half - best->corner.y});
-    return true;
-}
-
-bool Engine::place(const Item& item, std::vector<Bin>& bins, NestLayout& out, double heightWeight) const {
-    for (auto& bin : bins)
-        if (placeIn(item, bin, out, heightWeight)) return true;
-    while (openNext(bins))
-        if (placeIn(item, bins.back(), out, heightWeight)) return true;
-    return false;
-}
-
-bool Engine::fitsEmpty(std::size_t part) const {
-    for (const auto& turned : m_turned[part])
-        for (const auto& sheet : m_job.sheets)
-            if (turned.stamp.width <= sheet.width + 2 * m_half + 1e-9 &&
-                turned.stamp.height <= sheet.height + 2 * m_half + 1e-9)
-                return true;
-    return false;
-}
-
-NestLayout Engine::round(int number, const up::Job& control, bool mayStop) const {
-    Random random(m_seed * 1'000'003 + static_cast<std::uint64_t>(number));
-    const double heightWeight = number == 0 ? 1.0 : random.between(0.4, 1.0);
-    NestLayout out;
-    std::vector<Bin> bins;
-    for (const Item& item : orderFor(number, random)) {
-        if (mayStop && control.stopped()) return {};
-        if (!place(item, bins, out, heightWeight))
-            out.unplaced.push_back(
-                {item.part, item.copy,
-                 fitsEmpty(item.part) ? WhyNot::noRoomLeft : WhyNot::largerThanEverySheet});
-    }
-    while (!bins.empty() && bins.back().used <= 0)
-        bins.pop_back();
-    out.sheetsUsed =
-        static_cast<int>(std::count_if(bins.begin(), bins.end(), [](const Bin& b) { return b.used > 0; }));
-    out.usedHeight = bins.empty() ? 0 : bins.back().used;
-    return out;
-}
+constexpr double rough = 0.05; ///< mm that outlines are simplified by, outwards
+constexpr double hair = 0.008; ///< mm that touching parts may lie in one another, each
 
 bool better(const NestLayout& a, const NestLayout& b) {
     if (a.unplaced.size() != b.unplaced.size()) return a.unplaced.size() < b.unplaced.size();
@@ -231,34 +30,141 @@ bool better(const NestLayout& a, const NestLayout& b) {
     return a.usedHeight < b.usedHeight - 1e-9;
 }
 
+/// A layout that is made better step by step.
+class Improvement {
+public:
+    Improvement(const NestJob& job, const NestLayout& from, std::uint64_t seed)
+        : m_job(job), m_half(halfSpacing(job)), m_from(from), m_forms(job.parts.size()) {
+        for (const auto& placed : from.placed)
+            if (m_forms[placed.part].points.empty())
+                m_forms[placed.part] = formOf(padded(job.parts[placed.part]));
+        auto there = bays();
+        m_squeezer = std::make_unique<Squeezer>(pieces(), std::move(there), places(), seed);
+    }
+    bool round(const Squeezer::Enough& enough) { return m_squeezer->round(enough); }
+    [[nodiscard]] NestLayout layout() const;
+
+private:
+    /// With half the spacing round it, in fewer points; without spacing a hair less than it is.
+    [[nodiscard]] Region padded(const Part& part) const {
+        if (m_half > 0) return shape::coveringSimplified(grownPart(part, m_half), rough);
+        auto less = shape::offset(part.shape, -hair, 0.001);
+        return less.isEmpty() ? part.shape : less;
+    }
+    [[nodiscard]] std::vector<Piece> pieces() const {
+        std::vector<Piece> out;
+        for (const auto& placed : m_from.placed)
+            out.push_back({&m_forms[placed.part], m_job.parts[placed.part].rotations, false});
+        return out;
+    }
+    [[nodiscard]] std::vector<Place> places() const {
+        std::vector<Place> out;
+        for (const auto& placed : m_from.placed)
+            out.push_back({bayOf(placed), turnOf(placed.rotation), {placed.x + m_half, placed.y + m_half}});
+        return out;
+    }
+    [[nodiscard]] std::size_t bayOf(const Placed& placed) const {
+        const auto at =
+            std::find(m_sheets.begin(), m_sheets.end(), std::pair{placed.sheet, placed.sheetIndex});
+        return static_cast<std::size_t>(at - m_sheets.begin());
+    }
+    std::vector<Bay> bays();
+    /// What an irregular sheet lacks of its rectangle, and a wide frame round that.
+    Laid outsideOf(const Sheet& sheet);
+
+    const NestJob& m_job;
+    double m_half;
+    const NestLayout& m_from;
+    std::vector<Form> m_forms;                         ///< of the parts
+    std::vector<std::pair<std::size_t, int>> m_sheets; ///< of the bays
+    std::vector<std::unique_ptr<Form>> m_outsides;     ///< of the sheets' irregular ones
+    std::unique_ptr<Squeezer> m_squeezer;
+};
+
+std::vector<Bay> Improvement::bays() {
+    for (const auto& placed : m_from.placed)
+        m_sheets.emplace_back(placed.sheet, placed.sheetIndex);
+    std::sort(m_sheets.begin(), m_sheets.end());
+    m_sheets.erase(std::unique(m_sheets.begin(), m_sheets.end()), m_sheets.end());
+    std::vector<Bay> out;
+    for (const auto& [sheet, index] : m_sheets) {
+        const auto& s = m_job.sheets[sheet];
+        out.push_back({s.width + 2 * m_half, s.height + 2 * m_half, {}});
+        if (!s.outline.empty()) out.back().outside = outsideOf(s);
+    }
+    return out;
+}
+
+Laid Improvement::outsideOf(const Sheet& sheet) {
+    const Box frame = Box{0, 0, sheet.width + 2 * m_half, sheet.height + 2 * m_half}.grownBy(10);
+    const auto there =
+        shape::transformed(shape::regionOf({sheet.outline}), shape::Transform::moveBy(m_half, m_half));
+    m_outsides.push_back(std::make_unique<Form>(formOf(shape::subtract(shape::rectangle(frame), there))));
+    Laid out;
+    out.lay(*m_outsides.back(), {}, {});
+    return out;
+}
+
+NestLayout Improvement::layout() const {
+    NestLayout out = m_from;
+    const auto& best = m_squeezer->best();
+    for (std::size_t i = 0; i < out.placed.size(); ++i) {
+        const auto place = best.place(i);
+        auto& placed = out.placed[i];
+        std::tie(placed.sheet, placed.sheetIndex) = m_sheets[place.bay];
+        placed.rotation = measure::Angle::ofDegrees(place.turn.degrees).normal().degrees();
+        placed.x = place.at.x - m_half, placed.y = place.at.y - m_half;
+    }
+    out.sheetsUsed = static_cast<int>(m_squeezer->bays());
+    out.usedHeight = std::max(0.0, m_squeezer->used() - 2 * m_half);
+    return out;
+}
+
 } // namespace
 
-NestLayout nest(const NestJob& job, const NestOptions& options, up::Job& control) {
-    using Clock = std::chrono::steady_clock;
-    const auto start = Clock::now();
-    const Engine engine(job, options.seed);
-    NestLayout best = engine.round(0, control, false);
-    int bestRound = 0;
-    std::atomic<int> next{1};
+namespace {
+
+using Seconds = std::function<double()>;
+
+/// The best of as many layouts as both cores make in that time, at least one.
+NestLayout constructed(const Constructor& construct, const Job& control, double seconds,
+                       const Seconds& passed) {
+    NestLayout best = construct(0, control, false);
     std::mutex guard;
-    const auto passed = [&] { return std::chrono::duration<double>(Clock::now() - start).count(); };
+    std::atomic<int> next{1};
     const auto work = [&] {
-        while (!control.stopped()) {
-            const int number = next++;
-            const double done = options.rounds > 0 ? static_cast<double>(number) / options.rounds
-                                                   : passed() / options.seconds;
-            if (done >= 1) return;
-            control.progress(done);
-            NestLayout found = engine.round(number, control, true);
-            if (control.stopped()) return;
+        while (!control.stopped() && passed() < seconds) {
+            auto found = construct(next++, control, true);
             const std::lock_guard lock(guard);
-            const bool wins = better(found, best) || (!better(best, found) && number < bestRound);
-            if (wins) best = std::move(found), bestRound = number;
+            if (!control.stopped() && better(found, best)) best = std::move(found);
         }
     };
     std::thread helper(work);
     work();
     helper.join();
+    return best;
+}
+
+} // namespace
+
+NestLayout nest(const NestJob& job, const NestOptions& options, up::Job& control) {
+    using Clock = std::chrono::steady_clock;
+    const auto start = Clock::now();
+    const Seconds passed = [&] { return std::chrono::duration<double>(Clock::now() - start).count(); };
+    const bool timed = options.rounds <= 0;
+    constexpr double first = 0.06; // of the time
+    auto best =
+        constructed(constructor(job, options.seed), control, timed ? options.seconds * first : 0, passed);
+    if (best.placed.empty()) return best;
+    Improvement improvement(job, best, options.seed);
+    const auto enough = [&] { return control.stopped() || (timed && passed() >= options.seconds); };
+    for (int round = 1; !enough() && (timed || round < options.rounds); ++round) {
+        improvement.round(enough);
+        control.progress(timed ? std::min(1.0, passed() / options.seconds)
+                               : static_cast<double>(round) / options.rounds);
+    }
+    NestLayout found = improvement.layout();
+    if (better(found, best)) best = std::move(found);
     control.progress(1);
     return best;
 }
@@ -267,7 +173,7 @@ double density(const NestJob& job, const NestLayout& layout) {
     double parts = 0, sheets = 0;
     std::map<std::pair<std::size_t, int>, bool> used;
     for (const auto& placed : layout.placed) {
-        parts += partArea(job.parts[placed.part]);
+        parts += job.parts[placed.part].shape.area();
         used[{placed.sheet, placed.sheetIndex}] = true;
     }
     for (const auto& [key, _] : used) {

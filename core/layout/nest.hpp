@@ -63,12 +63,10 @@ struct NestOptions {
 };
 
 /// Always answers with a valid layout; stops early when `job` says so, after at least one round.
-/// Valid:  parts are at least `spacing` apart and inside their sheet (irregular sheets: spacing/2 inside).
-/// Method: bottom-left on a bitmap of the sheet, every cell that a part touches counted as full, orders and
-/// turns
-///         varied by rounds. Source of the fill rule: Baker, Coffman & Rivest, "Orthogonal Packings in Two
-///         Dimensions", 1980; of the bitmap: Oliveira & Ferreira, "Algorithms for Nesting Problems", 1993.
-/// Cost:   about a millisecond per part and turn on a roll.
+/// Valid:  parts are at least `spacing` apart, to 0.02 mm, and inside their sheet (irregular sheets:
+///         spacing/2 inside).
+/// Method: a first layout, one part after the other (`construct`), which is then squeezed into less and less
+///         room (`squeeze`).
 [[nodiscard]] NestLayout nest(const NestJob& job, const NestOptions& options, up::Job& control);
 
 /// Area of the parts placed over the area of the sheets used (the used strip of the last one), 0..1.

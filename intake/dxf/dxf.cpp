@@ -13,7 +13,7 @@ namespace {
 using quilt::Remark;
 using shape::Transform;
 
-constexpr int deepestInsert = 16;
+constexpr std::size_t deepestInsert = 16;
 
 /// Source: DXF reference, values of $INSUNITS that a drawing for cloth may have.
 std::optional<double> mmPerUnit(int units) {
@@ -65,7 +65,7 @@ class Reader {
 public:
     Reader(const DxfFile& file, Collector& out) : m_file(file), m_out(out) {}
 
-    void group(const DxfGroup& group, const Transform& at, int depth) {
+    void group(const DxfGroup& group, const Transform& at) {
         for (const auto& line : group.lines) {
             if (m_out.isFull()) return;
             put(line, at);
@@ -77,17 +77,23 @@ public:
             const auto block = m_file.blocks.find(insert.block);
             if (block == m_file.blocks.end())
                 m_out.leaveOut(Remark::missingLeftOut);
-            else if (depth >= deepestInsert || ++m_inserted > mostShapes)
+            else if (isOpen(block->second) || m_open.size() >= deepestInsert || ++m_inserted > mostShapes)
                 m_out.leaveOut(Remark::endlessLeftOut);
             else
-                this->group(block->second,
-                            at * insert.place *
-                                Transform::moveBy(-block->second.base.x, -block->second.base.y),
-                            depth + 1);
+                insertBlock(block->second, at * insert.place);
         }
     }
 
 private:
+    /// A block within itself has no end.
+    [[nodiscard]] bool isOpen(const DxfGroup& block) const {
+        return std::find(m_open.begin(), m_open.end(), &block) != m_open.end();
+    }
+    void insertBlock(const DxfGroup& block, const Transform& at) {
+        m_open.push_back(&block);
+        group(block, at * Transform::moveBy(-block.base.x, -block.base.y));
+        m_open.pop_back();
+    }
     void put(const DxfLine& line, const Transform& at) {
         const auto layer = m_file.layerColours.find(line.layer);
         const int layerColour = layer == m_file.layerColours.end() ? 7 : layer->second;
@@ -105,6 +111,7 @@ private:
     }
     const DxfFile& m_file;
     Collector& m_out;
+    std::vector<const DxfGroup*> m_open; ///< blocks within blocks
     std::size_t m_inserted = 0;
 };
 
@@ -121,7 +128,7 @@ Result<quilt::Drawing> readDxf(const std::string& text, const std::string& file,
         unit = inches ? 25.4 : 1;
         collector.remark(Remark::unitAssumed, {inches ? "1 in" : "1 mm"});
     }
-    Reader(*found, collector).group(found->model, Transform::scale(*unit, -*unit), 0);
+    Reader(*found, collector).group(found->model, Transform::scale(*unit, -*unit));
     for (const auto& [kind, count] : found->unknown)
         for (int i = 0; i < count; ++i)
             collector.leaveOutUnknown(kind);
