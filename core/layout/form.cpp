@@ -147,7 +147,7 @@ Turn turnOf(double degrees) {
     }
 }
 
-Form formOf(const shape::Region& region) {
+Form formOf(const shape::Region& region, const shape::Region& whole) {
     Form out;
     for (const auto& ring : region.rings) {
         out.starts.push_back(static_cast<std::uint32_t>(out.points.size()));
@@ -162,7 +162,10 @@ Form formOf(const shape::Region& region) {
     out.area = region.area();
     out.diameter = std::hypot(box.width(), box.height());
     out.girth = std::min(box.width(), box.height());
-    out.hull = hullOf(out.points);
+    std::vector<Point> corners;
+    for (const auto& ring : whole.rings)
+        corners.insert(corners.end(), ring.begin(), ring.end());
+    out.hull = hullOf(std::move(corners));
     addDiscs(out, box);
     return out;
 }

@@ -26,7 +26,7 @@ struct Form {
         points; ///< rings one after the other, each with its first point again at its end
     std::vector<std::uint32_t> edges;  ///< the first point of each edge; the next point is its other end
     std::vector<std::uint32_t> starts; ///< the first point of each ring
-    std::vector<shape::Point> hull;    ///< the corners of its convex hull
+    std::vector<shape::Point> hull;    ///< the corners of the convex hull of all that must stay on the sheet
     std::vector<Disc> discs;           ///< within the shape, the largest first
     double rim = 0;                    ///< no point of the shape is farther from all discs, mm
     double area = 0;                   ///< mm²
@@ -36,7 +36,11 @@ struct Form {
 
 /// Discs are added until they fill nine tenths of the shape or there are sixteen. Empty regions give an empty
 /// form. Discs: greedily where the distance to the edges and to the discs before is greatest.
-[[nodiscard]] Form formOf(const shape::Region& region);
+/// `whole`: what must stay within the sheet, when that is more.
+[[nodiscard]] Form formOf(const shape::Region& region, const shape::Region& whole);
+[[nodiscard]] inline Form formOf(const shape::Region& region) {
+    return formOf(region, region);
+}
 
 /// Boxes of a few edges each, which tell at once which edges cannot meet.
 struct EdgeBox {

@@ -2,6 +2,8 @@
 #include "core/layout/nest.hpp"
 
 #include "core/layout/construct.hpp"
+#include "core/layout/mosaic.hpp"
+#include "core/layout/rows.hpp"
 #include "core/layout/squeeze.hpp"
 
 #include <algorithm>
@@ -36,8 +38,7 @@ public:
     Improvement(const NestJob& job, const NestLayout& from, std::uint64_t seed)
         : m_job(job), m_half(halfSpacing(job)), m_from(from), m_forms(job.parts.size()) {
         for (const auto& placed : from.placed)
-            if (m_forms[placed.part].points.empty())
-                m_forms[placed.part] = formOf(padded(job.parts[placed.part]));
+            if (m_forms[placed.part].points.empty()) m_forms[placed.part] = formFor(job.parts[placed.part]);
         auto there = bays();
         m_squeezer = std::make_unique<Squeezer>(pieces(), std::move(there), places(), seed);
     }
@@ -45,11 +46,12 @@ public:
     [[nodiscard]] NestLayout layout() const;
 
 private:
-    /// With half the spacing round it, in fewer points; without spacing a hair less than it is.
-    [[nodiscard]] Region padded(const Part& part) const {
-        if (m_half > 0) return shape::coveringSimplified(grownPart(part, m_half), rough);
-        auto less = shape::offset(part.shape, -hair, 0.001);
-        return less.isEmpty() ? part.shape : less;
+    /// With half the spacing round it, in fewer points; without spacing a hair less than it is, but held on
+    /// the sheet by its own corners.
+    [[nodiscard]] Form formFor(const Part& part) const {
+        if (m_half > 0) return formOf(shape::coveringSimplified(grownPart(part, m_half), rough));
+        const auto less = shape::offset(part.shape, -hair, 0.001);
+        return less.isEmpty() ? formOf(part.shape) : formOf(less, part.shape);
     }
     [[nodiscard]] std::vector<Piece> pieces() const {
         std::vector<Piece> out;
@@ -156,6 +158,10 @@ NestLayout nest(const NestJob& job, const NestOptions& options, up::Job& control
     auto best =
         constructed(constructor(job, options.seed), control, timed ? options.seconds * first : 0, passed);
     if (best.placed.empty()) return best;
+    for (auto& special : {inRows(job), reassembled(job)})
+        if (special && better(*special, best)) best = *special;
+    constexpr double full = 0.9995;
+    if (best.sheetsUsed == 1 && density(job, best) > full) return best;
     Improvement improvement(job, best, options.seed);
     const auto enough = [&] { return control.stopped() || (timed && passed() >= options.seconds); };
     for (int round = 1; !enough() && (timed || round < options.rounds); ++round) {

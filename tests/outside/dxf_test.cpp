@@ -108,6 +108,22 @@ TEST(DxfHostile, BlocksWithinThemselvesComeToAnEnd) {
     text +=
         "0\nENDBLK\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n0\nINSERT\n2\nA\n10\n0\n20\n0\n0\nENDSEC\n0\nEOF\n";
     const auto answer = readDxf(text, "self.dxf");
+    ASSERT_TRUE(answer) << "the block itself is drawn";
+    EXPECT_EQ(answer->shapes.size(), 1U);
+    EXPECT_EQ(answer->warnings.back(), (quilt::Warning{quilt::Remark::endlessLeftOut, {"10"}}));
+}
+
+TEST(DxfHostile, BlocksOfBlocksOfBlocksAreTooMany) {
+    std::string text = "0\nSECTION\n2\nBLOCKS\n";
+    for (int level = 0; level < 6; ++level) {
+        text +=
+            "0\nBLOCK\n2\nB" + std::to_string(level) + "\n10\n0\n20\n0\n0\nCIRCLE\n10\n0\n20\n0\n40\n20\n";
+        for (int i = 0; i < 10 && level > 0; ++i)
+            text += "0\nINSERT\n2\nB" + std::to_string(level - 1) + "\n10\n1\n20\n1\n";
+        text += "0\nENDBLK\n";
+    }
+    text += "0\nENDSEC\n0\nSECTION\n2\nENTITIES\n0\nINSERT\n2\nB5\n10\n0\n20\n0\n0\nENDSEC\n0\nEOF\n";
+    const auto answer = readDxf(text, "many.dxf");
     ASSERT_FALSE(answer);
     EXPECT_EQ(answer.error().code, Code::tooLarge);
 }
