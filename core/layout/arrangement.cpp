@@ -11,12 +11,6 @@ namespace {
 constexpr double touching = 1e-7; // mm
 }
 
-void Weights::fade() {
-    for (auto* all : {&m_pairs, &m_outside})
-        for (auto& weight : *all)
-            weight = std::max(1.0F, weight * 0.95F);
-}
-
 Arrangement::Arrangement(const std::vector<Piece>& pieces, const std::vector<Place>& places)
     : m_laid(pieces.size()), m_bay(pieces.size()), m_reach(pieces.size()) {
     Laid laid;
@@ -51,7 +45,7 @@ double Arrangement::costOf(std::size_t i, const Laid& laid, std::size_t bay, con
         cost += weight * clash(laid, bays[bay].outside, enough / weight);
     }
     const Reach mine(laid, bay);
-    for (std::size_t j = 0; j < m_laid.size() && cost < enough; ++j) {
+    for (std::size_t j = 0; j < m_laid.size() && cost <= enough; ++j) {
         if (j == i || !mine.meets(m_reach[j])) continue;
         const double weight = weights.pair(i, j);
         cost += weight * clash(laid, m_laid[j], (enough - cost) / weight);

@@ -39,8 +39,6 @@ public:
     [[nodiscard]] float& at(std::size_t i, std::size_t j) {
         return i == j ? m_outside[i] : m_pairs[i < j ? i * m_count + j : j * m_count + i];
     }
-    /// Towards one again, by a twentieth.
-    void fade();
 
 private:
     std::size_t m_count;

@@ -115,6 +115,10 @@ Depth depthOf(const Laid& a, const Laid& b, double enough) {
     return out;
 }
 
+double scaleOf(const Laid& a, const Laid& b) {
+    return std::sqrt(std::sqrt(a.form().area * b.form().area)) * 0.1;
+}
+
 } // namespace
 
 bool meet(const Laid& a, const Laid& b) {
@@ -123,7 +127,7 @@ bool meet(const Laid& a, const Laid& b) {
 
 double clash(const Laid& a, const Laid& b, double enough) {
     if (!a.box().meets(b.box()) || !a.slantBox().meets(b.slantBox())) return 0;
-    const double scale = std::sqrt(std::sqrt(a.form().area * b.form().area)) * 0.1;
+    const double scale = scaleOf(a, b);
     const double root = enough / scale;
     const auto depth = depthOf(a, b, root * root);
     if (!depth.isProof() && (depth.isApart(a, b) || (!edgesCross(a, b) && !oneHoldsTheOther(a, b)))) return 0;

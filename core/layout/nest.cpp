@@ -23,8 +23,9 @@ using shape::Box;
 using shape::Point;
 using shape::Region;
 
-constexpr double rough = 0.05; ///< mm that outlines are simplified by, outwards
-constexpr double hair = 0.008; ///< mm that touching parts may lie in one another, each
+constexpr double rough = 0.05;           ///< mm that outlines are simplified by, outwards
+constexpr double hair = 0.008;           ///< mm that touching parts may lie in one another, each
+constexpr std::size_t mostPieces = 3000; ///< that are squeezed: each pair of them has a weight
 
 bool better(const NestLayout& a, const NestLayout& b) {
     if (a.unplaced.size() != b.unplaced.size()) return a.unplaced.size() < b.unplaced.size();
@@ -35,14 +36,15 @@ bool better(const NestLayout& a, const NestLayout& b) {
 /// A layout that is made better step by step.
 class Improvement {
 public:
-    Improvement(const NestJob& job, const NestLayout& from, std::uint64_t seed)
-        : m_job(job), m_half(halfSpacing(job)), m_from(from), m_forms(job.parts.size()) {
-        for (const auto& placed : from.placed)
+    Improvement(const NestJob& job, NestLayout from, std::uint64_t seed)
+        : m_job(job), m_half(halfSpacing(job)), m_from(std::move(from)), m_forms(job.parts.size()) {
+        for (const auto& placed : m_from.placed)
             if (m_forms[placed.part].points.empty()) m_forms[placed.part] = formFor(job.parts[placed.part]);
         auto there = bays();
         m_squeezer = std::make_unique<Squeezer>(pieces(), std::move(there), places(), seed);
     }
     bool round(const Squeezer::Enough& enough) { return m_squeezer->round(enough); }
+    [[nodiscard]] int steps() const { return m_squeezer->steps(); }
     [[nodiscard]] NestLayout layout() const;
 
 private:
@@ -76,7 +78,7 @@ private:
 
     const NestJob& m_job;
     double m_half;
-    const NestLayout& m_from;
+    NestLayout m_from;
     std::vector<Form> m_forms;                         ///< of the parts
     std::vector<std::pair<std::size_t, int>> m_sheets; ///< of the bays
     std::vector<std::unique_ptr<Form>> m_outsides;     ///< of the sheets' irregular ones
@@ -126,19 +128,21 @@ NestLayout Improvement::layout() const {
 
 namespace {
 
-using Seconds = std::function<double()>;
+using Enough = Squeezer::Enough;
 
-/// The best of as many layouts as both cores make in that time, at least one.
-NestLayout constructed(const Constructor& construct, const Job& control, double seconds,
-                       const Seconds& passed) {
-    NestLayout best = construct(0, control, false);
+/// As many layouts as both cores make in that time, at least one; the best few, the very best first.
+std::vector<NestLayout> constructed(const Constructor& construct, const Job& control, std::size_t few,
+                                    const Enough& enough) {
+    std::vector<NestLayout> best{construct(0, control, false)};
     std::mutex guard;
     std::atomic<int> next{1};
     const auto work = [&] {
-        while (!control.stopped() && passed() < seconds) {
+        while (!enough()) {
             auto found = construct(next++, control, true);
             const std::lock_guard lock(guard);
-            if (!control.stopped() && better(found, best)) best = std::move(found);
+            if (control.stopped()) return;
+            best.insert(std::upper_bound(best.begin(), best.end(), found, better), std::move(found));
+            if (best.size() > few) best.pop_back();
         }
     };
     std::thread helper(work);
@@ -147,29 +151,58 @@ NestLayout constructed(const Constructor& construct, const Job& control, double 
     return best;
 }
 
+/// Few pieces soon come to a dead end, each time another: it pays to begin more than once.
+std::size_t beginnings(const NestJob& job, const NestOptions& options) {
+    if (options.rounds > 0) return 1;
+    int count = 0;
+    for (const auto& part : job.parts)
+        count += part.copies;
+    return count <= 30 ? 4 : count <= 60 ? 2 : 1;
+}
+
 } // namespace
 
 NestLayout nest(const NestJob& job, const NestOptions& options, up::Job& control) {
     using Clock = std::chrono::steady_clock;
     const auto start = Clock::now();
-    const Seconds passed = [&] { return std::chrono::duration<double>(Clock::now() - start).count(); };
     const bool timed = options.rounds <= 0;
-    constexpr double first = 0.06; // of the time
-    auto best =
-        constructed(constructor(job, options.seed), control, timed ? options.seconds * first : 0, passed);
+    const auto until = [&](double share) -> Enough {
+        return [&, share] {
+            const double passed = std::chrono::duration<double>(Clock::now() - start).count();
+            if (timed) control.progress(std::min(passed / std::max(options.seconds, 1e-3), 1.0));
+            return control.stopped() || (timed ? passed >= options.seconds * share : share < 1);
+        };
+    };
+    constexpr double first = 0.06, beginning = 0.4; // of the time
+    const auto few = beginnings(job, options);
+    auto starts = constructed(constructor(job, options.seed), control, few, until(first));
+    NestLayout best = starts.front();
     if (best.placed.empty()) return best;
     for (auto& special : {inRows(job), reassembled(job)})
-        if (special && better(*special, best)) best = *special;
+        if (special && better(*special, best)) best = starts.front() = *special;
     constexpr double full = 0.9995;
     if (best.sheetsUsed == 1 && density(job, best) > full) return best;
-    Improvement improvement(job, best, options.seed);
-    const auto enough = [&] { return control.stopped() || (timed && passed() >= options.seconds); };
-    for (int round = 1; !enough() && (timed || round < options.rounds); ++round) {
-        improvement.round(enough);
-        control.progress(timed ? std::min(1.0, passed() / options.seconds)
-                               : static_cast<double>(round) / options.rounds);
+    if (best.placed.size() > mostPieces) return best;
+    std::unique_ptr<Improvement> leading;
+    for (std::size_t i = 0; i < starts.size(); ++i) {
+        auto next = std::make_unique<Improvement>(job, starts[i], options.seed + i);
+        const auto enough =
+            until(starts.size() == 1 ? 0
+                                     : first + (beginning - first) * static_cast<double>(i + 1) /
+                                                   static_cast<double>(starts.size()));
+        while (timed && !enough())
+            next->round(enough);
+        if (!leading || better(next->layout(), leading->layout())) leading = std::move(next);
     }
-    NestLayout found = improvement.layout();
+    const auto inTime = until(1);
+    const Enough enough = [&] {
+        if (!timed)
+            control.progress(std::min(1.0, static_cast<double>(leading->steps() + 1) / options.rounds));
+        return inTime() || (!timed && leading->steps() + 1 >= options.rounds);
+    };
+    while (!enough())
+        leading->round(enough);
+    NestLayout found = leading->layout();
     if (better(found, best)) best = std::move(found);
     control.progress(1);
     return best;

@@ -58,7 +58,9 @@ struct NestLayout {
 
 struct NestOptions {
     double seconds = 1.0; ///< time to keep improving
-    int rounds = 0;       ///< if > 0: exactly this many rounds instead; same seed, same answer on any machine
+    /// If > 0: exactly this many steps instead, the first for the first layout, each other for all pieces
+    /// that overlap while it is squeezed; same seed, same answer on any machine.
+    int rounds = 0;
     std::uint64_t seed = 1;
 };
 

@@ -11,9 +11,9 @@ namespace {
 
 using shape::Point;
 
-constexpr int near = 14, anywhere = 9, corners = 10; // places and turns tried
-constexpr std::size_t kept = 3;                      // of them, improved
-constexpr double coarse = 0.02, fine = 0.0008;       // where small moves end, of the girth
+constexpr int near = 14, anywhere = 9, corners = 8, inHoles = 8; // places and turns tried
+constexpr std::size_t kept = 3;                                  // of them, improved
+constexpr double coarse = 0.02, fine = 0.0008;                   // where small moves end, of the girth
 constexpr int mostMoves = 150;
 constexpr double infinite = std::numeric_limits<double>::infinity();
 
@@ -107,6 +107,19 @@ void Search::tryCorner() {
     tryAt(place);
 }
 
+/// The piece's widest part in a hole that is nearly as wide.
+void Search::tryHole() {
+    const auto& disc = m_pieces[m_piece].form->discs.front();
+    const auto first = std::lower_bound(m_holes.begin(), m_holes.end(), disc.radius * 0.7,
+                                        [](const Hole& hole, double radius) { return hole.radius < radius; });
+    const auto count = static_cast<std::size_t>(m_holes.end() - first);
+    if (count == 0) return;
+    const auto& hole = *(first + static_cast<std::ptrdiff_t>(m_random.below(count)));
+    const Turn turn = anyTurn(180);
+    tryAt({hole.bay, turn,
+           hole.at - Point{turn.cos * disc.x - turn.sin * disc.y, turn.sin * disc.x + turn.cos * disc.y}});
+}
+
 /// Small moves along random axes, and turns; steps grow with success and shrink without.
 void Search::descend(Try& best, double from, double to) {
     const bool turns = m_pieces[m_piece].turns.empty();
@@ -149,6 +162,8 @@ void Search::improve(std::size_t piece) {
         tryAnywhere();
     for (int i = 0; i < corners; ++i)
         tryCorner();
+    for (int i = 0; i < inHoles; ++i)
+        tryHole();
     const double girth = m_pieces[piece].form->girth;
     for (auto& found : m_best)
         descend(found, girth * 0.25, girth * coarse);
@@ -158,6 +173,36 @@ void Search::improve(std::size_t piece) {
     if (best.cost >= cost && held) return;
     m_laid.lay(*m_pieces[piece].form, best.place.turn, best.place.at);
     m_in.put(piece, m_laid, best.place.bay);
+}
+
+void Search::settle(std::size_t piece) {
+    m_piece = piece;
+    const bool turns = m_pieces[piece].turns.empty();
+    const double perDegree = m_pieces[piece].form->diameter / 115;
+    Place best = m_in.place(piece);
+    const double from = m_in.laid(piece).box().bottom;
+    double lowest = from;
+    struct Way {
+        double across, down, swing;
+    };
+    constexpr std::array<Way, 7> ways{Way{0, -1, 0}, {0.5, -0.8, 0}, {-0.5, -0.8, 0}, {1, -0.2, 0},
+                                      {-1, -0.2, 0}, {0, -0.3, 1},   {0, -0.3, -1}};
+    for (double step = 8; step > 0.03;) {
+        bool better = false;
+        for (const auto& way : ways) {
+            if (way.swing != 0 && !turns) continue;
+            Place place = best;
+            place.at = place.at + Point{way.across * step, way.down * step};
+            if (way.swing != 0) place.turn = turnOf(place.turn.degrees + way.swing * step / perDegree);
+            if (costAt(place, 0) > 0 || m_laid.box().bottom >= lowest - 1e-6) continue;
+            best = place, lowest = m_laid.box().bottom, better = true;
+            break;
+        }
+        if (!better) step /= 2;
+    }
+    if (lowest >= from) return;
+    m_laid.lay(*m_pieces[piece].form, best.turn, best.at);
+    m_in.put(piece, m_laid, best.bay);
 }
 
 } // namespace up::layout

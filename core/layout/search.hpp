@@ -3,21 +3,23 @@
 #pragma once
 
 #include "core/base/random.hpp"
-#include "core/layout/arrangement.hpp"
+#include "core/layout/holes.hpp"
 
 namespace up::layout {
 
-/// Looks for places all over the bays, near where the piece lies, and corner in corner with others; the best
-/// few are improved by small moves and turns. Method: random samples and coordinate descent, as in Gardeyn,
-/// Vanden Berghe & Wauters, 2025; corners in corners are ours.
+/// Looks for places all over the bays, near where the piece lies, in holes that are wide enough, and corner
+/// in corner with others; the best few are improved by small moves and turns. Method: random samples and
+/// coordinate descent, as in Gardeyn, Vanden Berghe & Wauters, 2025; holes and corners in corners are ours.
 class Search {
 public:
     Search(const std::vector<Piece>& pieces, const std::vector<Bay>& bays, const Weights& weights,
-           Arrangement& in, Random random)
-        : m_pieces(pieces), m_bays(bays), m_weights(weights), m_in(in), m_random(random) {}
+           const std::vector<Hole>& holes, Arrangement& in, Random random)
+        : m_pieces(pieces), m_bays(bays), m_weights(weights), m_holes(holes), m_in(in), m_random(random) {}
 
     /// Moves the piece if that costs less.
     void improve(std::size_t piece);
+    /// A piece that meets nothing slides up as far as it goes, aside and turning a little where that helps.
+    void settle(std::size_t piece);
 
 private:
     struct Try {
@@ -28,6 +30,7 @@ private:
     void tryNear();
     void tryAnywhere();
     void tryCorner();
+    void tryHole();
     void keep(const Try& found);
     void descend(Try& best, double from, double to);
     [[nodiscard]] Turn anyTurn(double spread);
@@ -37,6 +40,7 @@ private:
     const std::vector<Piece>& m_pieces;
     const std::vector<Bay>& m_bays;
     const Weights& m_weights;
+    const std::vector<Hole>& m_holes;
     Arrangement& m_in;
     Random m_random;
     std::size_t m_piece = 0;

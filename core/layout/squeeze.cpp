@@ -37,21 +37,20 @@ Squeezer::Squeezer(std::vector<Piece> pieces, std::vector<Bay> bays, const std::
         if (!bay.outside.isEmpty()) bay.outside.makeReady();
 }
 
-/// Pairs that meet gain by up to their double, the deepest most; all others fade. Source: Umetani et al.,
+/// Pairs that meet gain weight, the deepest most. Source: Umetani et al.,
 /// "Solving the irregular strip packing problem via guided local search for overlap minimization", 2009.
 void Squeezer::weigh(const std::vector<Clash>& clashes) {
     double deepest = 0;
     for (const auto& clash : clashes)
         deepest = std::max(deepest, clash.depth);
-    m_weights.fade();
     for (const auto& clash : clashes)
-        m_weights.at(clash.i, clash.j) *= static_cast<float>((1.25 + 0.75 * clash.depth / deepest) / 0.95);
+        m_weights.at(clash.i, clash.j) += static_cast<float>(clash.depth / deepest);
 }
 
 Arrangement Squeezer::moved(const Arrangement& from, const std::vector<std::size_t>& order,
-                            std::uint64_t seed, const Enough& enough) const {
+                            const std::vector<Hole>& holes, std::uint64_t seed, const Enough& enough) const {
     Arrangement out = from;
-    Search search(m_pieces, m_bays, m_weights, out, Random(seed));
+    Search search(m_pieces, m_bays, m_weights, holes, out, Random(seed));
     for (const auto i : order) {
         if (enough()) break;
         search.improve(i);
@@ -79,9 +78,10 @@ Arrangement Squeezer::step(const Arrangement& now, const std::vector<Clash>& cla
         m_random.shuffle(theirs);
     }
     const auto seed = m_random.next(), otherSeed = m_random.next();
+    const auto holes = holesOf(now, m_bays);
     Arrangement second = now;
-    std::thread helper([&] { second = moved(now, theirs, otherSeed, enough); });
-    Arrangement first = moved(now, mine, seed, enough);
+    std::thread helper([&] { second = moved(now, theirs, holes, otherSeed, enough); });
+    Arrangement first = moved(now, mine, holes, seed, enough);
     helper.join();
     if (shared) {
         for (const auto i : theirs)
@@ -102,6 +102,7 @@ bool Squeezer::separate(Arrangement& now, const Enough& enough) {
         for (int stale = 0; stale < patience && !clashes.empty(); ++stale) {
             if (enough()) return false;
             now = step(now, clashes, enough);
+            ++m_steps;
             clashes = now.clashes(m_bays);
             const double sum = sumOf(clashes);
             if (sum < leastSum * lessEnough) stale = -1;
@@ -115,7 +116,8 @@ bool Squeezer::separate(Arrangement& now, const Enough& enough) {
     return false;
 }
 
-/// What no longer fits is pushed up; when the bay is too short for a piece, that goes to another.
+/// A strip is taken out anywhere, and all below it moves up; when the bay is too short for a piece, that goes
+/// to another.
 Arrangement Squeezer::shortened(const Arrangement& from, double height) {
     Arrangement out = from;
     const auto last = m_bays.size() - 1;
@@ -124,13 +126,16 @@ Arrangement Squeezer::shortened(const Arrangement& from, double height) {
     for (std::size_t i = 0; i < out.count(); ++i)
         if (out.bay(i) == last && out.laid(i).box().height() <= height) gone = false;
     if (gone && last > 0) m_bays.pop_back();
+    // Half of the time at the end, where it is easiest.
+    const double seam = std::min(1.0, 2 * m_random.unit()) * m_used, less = m_used - height;
     for (std::size_t i = 0; i < out.count(); ++i) {
-        if (out.bay(i) != last) continue;
+        if (out.bay(i) != last || m_pieces[i].fixed) continue;
         Laid laid = out.laid(i);
         auto bay = last;
         if (last > 0 && (gone || laid.box().height() > height)) bay = m_random.below(last);
-        const double over = laid.box().bottom - m_bays[bay].height;
-        if (over > 0) laid.moveTo(laid.at() - Point{0, std::min(over, laid.box().top)});
+        double up = laid.box().centre().y > seam ? less : 0;
+        up = std::max(up, laid.box().bottom - m_bays[bay].height);
+        laid.moveTo(laid.at() - Point{0, std::min(up, std::max(0.0, laid.box().top))});
         out.put(i, laid, bay);
     }
     return out;
@@ -157,6 +162,19 @@ void Squeezer::exchangeTwo(Arrangement& now) {
     now.put(b, second, bay);
 }
 
+void Squeezer::settle(Arrangement& now) {
+    std::vector<std::size_t> order;
+    for (std::size_t i = 0; i < m_pieces.size(); ++i)
+        if (!m_pieces[i].fixed) order.push_back(i);
+    std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
+        return now.laid(a).box().top < now.laid(b).box().top;
+    });
+    const std::vector<Hole> none;
+    Search search(m_pieces, m_bays, m_weights, none, now, Random(0));
+    for (const auto i : order)
+        search.settle(i);
+}
+
 bool Squeezer::round(const Enough& enough) {
     const auto bays = m_bays;
     auto now = shortened(m_best, m_used * (1 - m_share));
@@ -166,6 +184,7 @@ bool Squeezer::round(const Enough& enough) {
         found = separate(now, enough);
     }
     if (found) {
+        settle(now);
         m_best = std::move(now);
         m_used = m_best.usedOf(m_bays.size() - 1);
         m_share = std::min(mostShare, m_share * 1.2);

@@ -3,7 +3,7 @@
 #pragma once
 
 #include "core/base/random.hpp"
-#include "core/layout/arrangement.hpp"
+#include "core/layout/holes.hpp"
 
 #include <functional>
 
@@ -29,6 +29,8 @@ public:
     [[nodiscard]] const Arrangement& best() const { return m_best; }
     [[nodiscard]] std::size_t bays() const { return m_bays.size(); }
     [[nodiscard]] double used() const { return m_used; }
+    /// How often all pieces that met others have been looked after.
+    [[nodiscard]] int steps() const { return m_steps; }
 
 private:
     /// Squeezes the overlaps out; true when there are none left.
@@ -36,8 +38,10 @@ private:
     [[nodiscard]] Arrangement step(const Arrangement& now, const std::vector<Clash>& clashes,
                                    const Enough& enough);
     /// With the pieces of `order` moved, one after the other.
-    Arrangement moved(const Arrangement& from, const std::vector<std::size_t>& order, std::uint64_t seed,
-                      const Enough& enough) const;
+    Arrangement moved(const Arrangement& from, const std::vector<std::size_t>& order,
+                      const std::vector<Hole>& holes, std::uint64_t seed, const Enough& enough) const;
+    /// Everything slides up, the highest first: what room there is comes together at the end.
+    void settle(Arrangement& now);
     void weigh(const std::vector<Clash>& clashes);
     [[nodiscard]] Arrangement shortened(const Arrangement& from, double height);
     void exchangeTwo(Arrangement& now);
@@ -49,7 +53,8 @@ private:
     Arrangement m_best;
     double m_used = 0;
     double m_share = 0.002; ///< of the height that is taken away next
-    int m_failed = 0;       ///< times one after the other
+    int m_steps = 0;
+    int m_failed = 0; ///< times one after the other
 };
 
 } // namespace up::layout
