@@ -45,7 +45,8 @@ double partArea(const Part& part) {
 
 class Engine {
 public:
-    Engine(const NestJob& job, std::uint64_t seed) : m_job(job), m_seed(seed), m_half(halfSpacing(job)) {
+    Engine(const NestJob& job, std::uint64_t seed, Care care)
+        : m_job(job), m_seed(seed), m_quick(care == Care::quick), m_half(halfSpacing(job)) {
         chooseCell();
         for (std::size_t p = 0; p < job.parts.size(); ++p) {
             prepare(p);
@@ -72,6 +73,7 @@ private:
 
     const NestJob& m_job;
     std::uint64_t m_seed;
+    bool m_quick;
     double m_half; ///< half the spacing, and what the offset's arcs may lack
     double m_cell = 1;
     std::vector<Item> m_items;
@@ -84,6 +86,7 @@ void Engine::chooseCell() {
     for (const auto& part : m_job.parts)
         count += static_cast<std::size_t>(part.copies);
     m_cell = count <= 40 ? 0.75 : count <= 120 ? 1.25 : count <= 400 ? 1.75 : 2.5;
+    if (m_quick) m_cell *= 1.6;
     double widest = 0;
     for (const auto& sheet : m_job.sheets)
         widest = std::max({widest, sheet.width, sheet.height / 8});
@@ -94,8 +97,9 @@ void Engine::chooseCell() {
 std::vector<double> Engine::turnsOf(const Part& part) const {
     if (!part.rotations.empty()) return part.rotations;
     std::vector<double> turns;
-    for (int i = 0; i < 16; ++i)
-        turns.push_back(i * 22.5);
+    const int count = m_quick ? 4 : 16;
+    for (int i = 0; i < count; ++i)
+        turns.push_back(i * 360.0 / count);
     std::vector<std::pair<double, double>> edges; // length, direction
     for (const auto& ring : part.shape.rings)
         for (std::size_t i = 0, j = ring.size() - 1; i < ring.size(); j = i++)
@@ -103,7 +107,7 @@ std::vector<double> Engine::turnsOf(const Part& part) const {
                                std::atan2(ring[i].y - ring[j].y, ring[i].x - ring[j].x) * 180 /
                                    std::numbers::pi);
     std::sort(edges.rbegin(), edges.rend());
-    for (std::size_t i = 0; i < std::min<std::size_t>(2, edges.size()); ++i)
+    for (std::size_t i = 0; i < std::min<std::size_t>(m_quick ? 1 : 2, edges.size()); ++i)
         for (const double quarter : {0.0, 90.0, 180.0, 270.0}) {
             const double turn = Angle::ofDegrees(quarter - edges[i].second).normal().degrees();
             if (std::none_of(turns.begin(), turns.end(), [&](double t) { return std::abs(t - turn) < 0.5; }))
@@ -230,8 +234,9 @@ Region grownPart(const Part& part, double half) {
     return half > 0 ? shape::offset(part.shape, half, sag) : part.shape;
 }
 
-Constructor constructor(const NestJob& job, std::uint64_t seed) {
-    return [engine = std::make_shared<const Engine>(job, seed)](int round, const Job& control, bool mayStop) {
+Constructor constructor(const NestJob& job, std::uint64_t seed, Care care) {
+    return [engine = std::make_shared<const Engine>(job, seed, care)](int round, const Job& control,
+                                                                      bool mayStop) {
         return engine->round(round, control, mayStop);
     };
 }

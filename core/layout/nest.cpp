@@ -131,11 +131,15 @@ namespace {
 using Enough = Squeezer::Enough;
 
 /// As many layouts as both cores make in that time, at least one; the best few, the very best first.
-std::vector<NestLayout> constructed(const Constructor& construct, const Job& control, std::size_t few,
-                                    const Enough& enough) {
-    std::vector<NestLayout> best{construct(0, control, false)};
+std::vector<NestLayout> constructed(const NestJob& job, const NestOptions& options, const Job& control,
+                                    std::size_t few, const Enough& enough) {
+    const bool timed = options.rounds <= 0;
+    std::vector<NestLayout> best{
+        constructor(job, options.seed, timed ? Care::quick : Care::full)(0, control, false)};
+    if (enough()) return best;
+    const auto construct = constructor(job, options.seed);
     std::mutex guard;
-    std::atomic<int> next{1};
+    std::atomic<int> next{0};
     const auto work = [&] {
         while (!enough()) {
             auto found = construct(next++, control, true);
@@ -175,7 +179,7 @@ NestLayout nest(const NestJob& job, const NestOptions& options, up::Job& control
     };
     constexpr double first = 0.06, beginning = 0.4; // of the time
     const auto few = beginnings(job, options);
-    auto starts = constructed(constructor(job, options.seed), control, few, until(first));
+    auto starts = constructed(job, options, control, few, until(first));
     NestLayout best = starts.front();
     if (best.placed.empty()) return best;
     for (auto& special : {inRows(job), reassembled(job)})
