@@ -9,6 +9,7 @@ namespace {
 
 using shape::Box;
 using shape::Point;
+using shape::Region;
 
 constexpr std::size_t mostDiscs = 12, edgesInBox = 6;
 constexpr double filled = 0.9;     // of the area, by discs
@@ -21,24 +22,11 @@ struct Spot {
     double room;
 };
 
-double squareTo(Point p, Point a, Point b) {
-    const Point edge = b - a, to = p - a;
-    const double square = edge.x * edge.x + edge.y * edge.y;
-    const double along = square > 0 ? std::clamp((to.x * edge.x + to.y * edge.y) / square, 0.0, 1.0) : 0;
-    const Point away = to - edge * along;
-    return away.x * away.x + away.y * away.y;
-}
-
-double roomAt(const Form& form, Point p) {
+double roomAt(const Region& region, Point p) {
     double least = std::numeric_limits<double>::infinity();
-    bool inside = false;
-    for (const auto e : form.edges) {
-        const Point a = form.points[e], b = form.points[e + 1];
-        least = std::min(least, squareTo(p, a, b));
-        if ((a.y > p.y) != (b.y > p.y) && p.x < (b.x - a.x) * (p.y - a.y) / (b.y - a.y) + a.x)
-            inside = !inside;
-    }
-    return inside ? std::sqrt(least) : -std::sqrt(least);
+    for (const auto& ring : region.rings)
+        least = std::min(least, shape::distanceTo(ring, p));
+    return region.contains(p) ? least : -least;
 }
 
 double roomBeside(const std::vector<Disc>& discs, Point p) {
@@ -49,8 +37,8 @@ double roomBeside(const std::vector<Disc>& discs, Point p) {
 }
 
 /// Climbs from a spot to where there is most room, by halving steps.
-Disc settled(const Form& form, const std::vector<Disc>& before, Spot from, double step) {
-    const auto room = [&](Point p) { return std::min(roomAt(form, p), roomBeside(before, p)); };
+Disc settled(const Region& region, const std::vector<Disc>& before, Spot from, double step) {
+    const auto room = [&](Point p) { return std::min(roomAt(region, p), roomBeside(before, p)); };
     Spot best = from;
     while (step > from.room * 0.02) {
         bool better = false;
@@ -82,24 +70,25 @@ double rimOf(const Form& form, const std::vector<Spot>& spots) {
     return farthest + cell;
 }
 
-std::vector<Spot> spotsOf(const Form& form, const Box& box) {
+std::vector<Spot> spotsOf(const Form& form, const Region& region) {
+    const auto box = region.bounds();
     const double cell = cellOf(form);
     std::vector<Spot> out;
     for (double y = box.top + cell / 2; y < box.bottom; y += cell)
         for (double x = box.left + cell / 2; x < box.right; x += cell)
-            if (const double room = roomAt(form, {x, y}); room > 0) out.push_back({{x, y}, room});
+            if (const double room = roomAt(region, {x, y}); room > 0) out.push_back({{x, y}, room});
     return out;
 }
 
-void addDiscs(Form& form, const Box& box) {
-    auto spots = spotsOf(form, box);
+void addDiscs(Form& form, const Region& region) {
+    auto spots = spotsOf(form, region);
     if (spots.empty()) spots.push_back({form.points.front(), 0});
     double covered = 0;
     while (form.discs.size() < mostDiscs && covered < filled * form.area) {
         const auto best = std::max_element(spots.begin(), spots.end(),
                                            [](const Spot& a, const Spot& b) { return a.room < b.room; });
         if (best->room <= 0) break;
-        const auto disc = settled(form, form.discs, *best, std::max(form.girth / 28, form.diameter / 140));
+        const auto disc = settled(region, form.discs, *best, std::max(form.girth / 28, form.diameter / 140));
         if (!form.discs.empty() && disc.radius < leastDisc * form.discs.front().radius) break;
         form.discs.push_back(disc);
         covered += pi * disc.radius * disc.radius;
@@ -166,7 +155,7 @@ Form formOf(const shape::Region& region, const shape::Region& whole) {
     for (const auto& ring : whole.rings)
         corners.insert(corners.end(), ring.begin(), ring.end());
     out.hull = hullOf(std::move(corners));
-    addDiscs(out, box);
+    addDiscs(out, region);
     return out;
 }
 

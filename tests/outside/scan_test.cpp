@@ -67,15 +67,19 @@ double lengthOf(const shape::Contour& line) {
     return shape::lengthOf(flattened(line, 0.02));
 }
 
-class ScannedMarks : public testing::TestWithParam<const char*> {};
-
-TEST_P(ScannedMarks, VeinsAreMarksAndWhatLiesOnNothingIsLeftOut) {
+quilt::Drawing readPage(const std::string& options) {
     const test::TempDir dir;
     const auto file = dir.file("page.png");
     const auto said = test::tool("/usr/bin/python3 '" + test::source("tests/outside/make_scan.py") + "' '" +
-                                 file + "' " + GetParam());
-    ASSERT_EQ(said.code, 0) << said.out;
-    const auto drawing = test::must(readDrawing(test::readAll(file), file));
+                                 file + "' " + options);
+    EXPECT_EQ(said.code, 0) << said.out;
+    return test::must(readDrawing(test::readAll(file), file));
+}
+
+class ScannedMarks : public testing::TestWithParam<const char*> {};
+
+TEST_P(ScannedMarks, VeinsAreMarksAndWhatLiesOnNothingIsLeftOut) {
+    const auto drawing = readPage(GetParam());
     ASSERT_EQ(drawing.shapes.size(), 7U) << "a line within one makes no pieces of it";
     std::vector<double> lengths;
     for (const auto& drawn : drawing.shapes)
@@ -104,12 +108,7 @@ INSTANTIATE_TEST_SUITE_P(Pages, ScannedMarks,
 class ScannedDashes : public testing::TestWithParam<const char*> {};
 
 TEST_P(ScannedDashes, ADashedEdgeIsDottedAndNoOther) {
-    const test::TempDir dir;
-    const auto file = dir.file("page.png");
-    const auto said = test::tool("/usr/bin/python3 '" + test::source("tests/outside/make_scan.py") + "' '" +
-                                 file + "' " + GetParam());
-    ASSERT_EQ(said.code, 0) << said.out;
-    const auto drawing = test::must(readDrawing(test::readAll(file), file));
+    const auto drawing = readPage(GetParam());
     ASSERT_EQ(drawing.shapes.size(), 7U);
     for (const auto& drawn : drawing.shapes) {
         const bool board = std::abs(std::abs(signedArea(drawn.outline.edge)) - 4000) < 80;
