@@ -1,52 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/layout/nest.hpp"
-#include "tests/support/geos.hpp"
-#include "tests/support/shapes.hpp"
+#include "tests/support/layouts.hpp"
 
 #include <gtest/gtest.h>
 
 namespace up::layout {
 namespace {
 
-constexpr double hair = 0.02; // mm
-
-NestJob randomJob(std::uint64_t seed, std::size_t count) {
-    Random random(seed);
-    NestJob job;
-    job.sheets = {{"roll", 300, 1500, 1, {}}};
-    job.spacing = 6.35;
-    for (std::size_t i = 0; i < count; ++i)
-        job.parts.push_back({std::to_string(i), shape::regionOf({test::randomStar(random)}), 1, {}});
-    return job;
-}
-
-shape::Region where(const NestJob& job, const Placed& p) {
-    const auto map =
-        shape::Transform::moveBy(p.x, p.y) * shape::Transform::turn(measure::Angle::ofDegrees(p.rotation));
-    return shape::transformed(job.parts[p.part].shape, map);
-}
-
-/// Inside the sheet, `spacing` apart: measured by GEOS.
-void expectValid(const NestJob& job, const NestLayout& layout) {
-    for (std::size_t i = 0; i < layout.placed.size(); ++i) {
-        const auto& p = layout.placed[i];
-        const auto region = where(job, p);
-        const auto box = region.bounds();
-        EXPECT_GE(box.left, -hair);
-        EXPECT_GE(box.top, -hair);
-        EXPECT_LE(box.right, job.sheets[p.sheet].width + hair);
-        EXPECT_LE(box.bottom, job.sheets[p.sheet].height + hair);
-        if (!job.sheets[p.sheet].outline.empty()) {
-            EXPECT_LT(shape::subtract(region, shape::regionOf({job.sheets[p.sheet].outline})).area(), hair);
-        }
-        for (std::size_t j = 0; j < i; ++j) {
-            const auto& q = layout.placed[j];
-            if (p.sheet == q.sheet && p.sheetIndex == q.sheetIndex) {
-                EXPECT_GE(test::geosDistance(region, where(job, q)), job.spacing - hair);
-            }
-        }
-    }
-}
+using test::expectValid;
+using test::randomJob;
 
 TEST(Nest, PlacesEverythingValidly) {
     for (const std::uint64_t seed : {1U, 2U, 3U}) {
