@@ -134,7 +134,7 @@ Result<Quilt> withSample(const Quilt& quilt, const std::string& folder, const Sa
     if (out) out = edit::setBackground(*out, id, fabricNamed(*out, sample.background));
     if (!out || sample.upTo == Step::toTrace) return out;
     Job job;
-    auto layout = plan::layOut(*out, *find(out->blocks, id), {0, 6, 1}, job);
+    auto layout = plan::layOut(*out, *find(out->blocks, id), {0, 60, 1}, job);
     if (!layout) return tl::unexpected(layout.error());
     out = edit::setLayout(*out, id, std::move(*layout), evening + 600);
     return out ? worked(std::move(*out), id, sample, evening + 600) : out;

@@ -10,10 +10,11 @@ namespace up::shape {
 namespace {
 
 constexpr double pi = std::numbers::pi;
-constexpr double leastFacing = 110 * pi / 180; // less: a corner, or the inside of a round end
-constexpr double sharpest = 70 * pi / 180;     // corners more open than that are no tips
-constexpr double leastFan = 4 * pi / 180;      // between the directions looked in from an inner corner
-constexpr double bluntest = 4 * pi / 180;      // less: the square end of a strip, which does not taper
+constexpr double leastFacing = 113 * pi / 180; // less: a corner, or the inside of a round end
+constexpr double sharpest = 82 * pi / 180; // corners more open than that are no tips: none has a circle that
+                                           // faces its sides so, be they bent a little
+constexpr double leastFan = 4 * pi / 180;  // between the directions looked in from an inner corner
+constexpr double bluntest = 4 * pi / 180;  // less: the square end of a strip, which does not taper
 
 struct Edge {
     Point a, b;
@@ -71,11 +72,16 @@ private:
         const auto index = m_edges.size();
         m_edges.push_back(edge);
         const auto steps = static_cast<int>(distance(edge.a, edge.b) / (m_cell / 2)) + 1;
-        for (int i = 0; i <= steps; ++i) {
-            const Point p = edge.a + (edge.b - edge.a) * (static_cast<double>(i) / steps);
-            auto& at = m_cells[static_cast<std::size_t>(row(p.y)) * static_cast<std::size_t>(m_columns) +
-                               static_cast<std::size_t>(column(p.x))];
-            if (at.empty() || at.back() != index) at.push_back(index);
+        const Point step = (edge.b - edge.a) * (1.0 / steps);
+        for (int i = 0; i < steps; ++i) { // every cell that a step may cut a corner of
+            Box part;
+            part.take(edge.a + step * i), part.take(edge.a + step * (i + 1));
+            for (int y = row(part.top); y <= row(part.bottom); ++y)
+                for (int x = column(part.left); x <= column(part.right); ++x) {
+                    auto& at = m_cells[static_cast<std::size_t>(y) * static_cast<std::size_t>(m_columns) +
+                                       static_cast<std::size_t>(x)];
+                    if (at.empty() || at.back() != index) at.push_back(index);
+                }
         }
     }
     Box m_box;

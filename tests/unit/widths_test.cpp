@@ -140,5 +140,35 @@ TEST(Narrowest, BetweenTwoNotchesIsFromPointToPoint) {
     EXPECT_NEAR(narrowest(widthsOf(half), 12.7).width, 3, 0.01);
 }
 
+TEST(Widths, NothingOfTheEdgeLiesInACircle) {
+    Random random(31);
+    for (int i = 0; i < 80; ++i) {
+        const auto region = regionOf({test::randomStar(random)});
+        const auto widths = widthsOf(region);
+        for (const auto& across : widths.across)
+            EXPECT_GE(distanceTo(region.rings.front(), across.middle), across.width / 2 * 0.999 - 1e-3)
+                << i << " at " << across.middle.x << ", " << across.middle.y;
+        EXPECT_GE(distanceTo(region.rings.front(), widths.widest.middle),
+                  widths.widest.width / 2 * 0.999 - 1e-3);
+    }
+}
+
+// A long straight edge beside a corner goes through cells that it only cuts a corner of.
+TEST(Widths, NothingOfALongEdgeIsOverlooked) {
+    for (int degrees = 0; degrees < 90; degrees += 3) {
+        Contour grip{{0, 0}, {}, true};
+        grip.lineTo({60, 0});
+        grip.curveTo({75, 55}, {77, 115}, {65, 170});
+        grip.curveTo({60, 195}, {0, 195}, {-4, 170});
+        grip.curveTo({-16, 115}, {-14, 55}, {0, 0});
+        const auto turned = transformed(grip, Transform::turn(measure::Angle::ofDegrees(degrees)));
+        const auto region = regionOf(Outline{turned, {}});
+        const auto widths = widthsOf(region);
+        EXPECT_GT(narrowest(widths, 12.7).width, 55) << degrees << ": the corners are no narrow places";
+        for (const auto& across : widths.across)
+            EXPECT_GE(distanceTo(region.rings.front(), across.middle), across.width / 2 * 0.999 - 1e-3);
+    }
+}
+
 } // namespace
 } // namespace up::shape
