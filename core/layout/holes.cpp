@@ -15,8 +15,8 @@ constexpr double cells = 20'000;
 class Lattice {
 public:
     Lattice(const Bay& bay, double cell)
-        : m_cell(cell), m_columns(static_cast<int>(bay.width / cell) + 3),
-          m_rows(static_cast<int>(bay.height / cell) + 3),
+        : m_cell(cell), m_columns(std::max(1, static_cast<int>(bay.width / cell + 0.5)) + 2),
+          m_rows(std::max(1, static_cast<int>(bay.height / cell + 0.5)) + 2),
           m_away(static_cast<std::size_t>(m_columns) * static_cast<std::size_t>(m_rows), 1e6F) {
         for (int x = 0; x < m_columns; ++x)
             at(x, 0) = at(x, m_rows - 1) = 0;
