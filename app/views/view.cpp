@@ -47,7 +47,8 @@ ViewParts partsFor(Session& session) {
     }
     const auto* block = session.block();
     if (!block) {
-        parts.scene.empty = "This quilt has no block yet.\nPress “New block…” and give its finished size.";
+        parts.scene.empty = "This quilt has no block yet.\nPress “New block…” and give its finished size, or "
+                            "bring a pattern in under Draw.";
         parts.rows = wayOfABlock();
     } else if (block->pieces.empty()) {
         parts.scene.empty =

@@ -61,6 +61,9 @@ Window::Window(WindowOptions options)
     connect(&m_shapes, &ShapeCommands::told, this, [this](const QString& sentence) { say(sentence, false); });
     connect(&m_imports, &ImportCommands::told, this,
             [this](const QString& sentence) { say(sentence, false); });
+    connect(&m_imports.reading(), &Reading::runningChanged, m_says, [this](bool running) {
+        if (running) m_says->hide(); // what was said is of what went before
+    });
     connect(&m_sheets, &SheetCommands::told, this, [this](const QString& sentence) { say(sentence, false); });
     connect(&m_commands, &Commands::told, this, [this](const QString& sentence) { say(sentence, false); });
     connect(&m_files, &Files::told, this, [this](const QString& sentence) { say(sentence, false); });

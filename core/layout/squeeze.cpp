@@ -186,6 +186,8 @@ bool Squeezer::round(const Enough& enough) {
     if (found) {
         settle(now);
         m_best = std::move(now);
+        while (m_bays.size() > 1 && m_best.usedOf(m_bays.size() - 1) <= 0)
+            m_bays.pop_back(); // everything found room in the others
         m_used = m_best.usedOf(m_bays.size() - 1);
         m_share = std::min(mostShare, m_share * 1.2);
         m_failed = 0;

@@ -14,7 +14,8 @@ constexpr double leastFacing = 113 * pi / 180; // less: a corner, or the inside 
 constexpr double sharpest = 82 * pi / 180; // corners more open than that are no tips: none has a circle that
                                            // faces its sides so, be they bent a little
 constexpr double leastFan = 4 * pi / 180;  // between the directions looked in from an inner corner
-constexpr double bluntest = 4 * pi / 180;  // less: the square end of a strip, which does not taper
+constexpr double blunt = 0.6; // mm that a tip may be wide at its end, as a pen's width makes it on a scan
+constexpr double bluntest = 4 * pi / 180; // less: the square end of a strip, which does not taper
 
 struct Edge {
     Point a, b;
@@ -191,7 +192,7 @@ const Tip* tipAround(const std::vector<Tip>& tips, const Across& across, double 
     for (const auto& tip : tips) {
         const double away = distance(tip.at, across.middle);
         if (away <= reach &&
-            across.width <= away * 2 * std::tan(std::min(tip.opening, sharpest) / 2 + 0.15) + 0.2)
+            across.width <= away * 2 * std::tan(std::min(tip.opening, sharpest) / 2 + 0.15) + blunt)
             return &tip;
     }
     return nullptr;

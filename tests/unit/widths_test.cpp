@@ -170,5 +170,16 @@ TEST(Widths, NothingOfALongEdgeIsOverlooked) {
     }
 }
 
+TEST(Widths, TipsThatAPenMadeBluntAreStillTips) {
+    Ring star;
+    for (int i = 0; i < 10; ++i) {
+        const double r = i % 2 == 0 ? 40 : 17, angle = i * pi / 5;
+        star.push_back({r * std::sin(angle), -r * std::cos(angle)});
+    }
+    const auto sharp = narrowest(widthsOf(regionOf({star})), 12.7).width;
+    const auto blunt = offset(offset(regionOf({star}), -0.25, 0.005), 0.25, 0.005);
+    EXPECT_NEAR(narrowest(widthsOf(blunt), 12.7).width, sharp, sharp * 0.05);
+}
+
 } // namespace
 } // namespace up::shape
