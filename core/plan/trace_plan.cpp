@@ -54,7 +54,9 @@ std::vector<Clump> clumpsOf(const std::vector<const Piece*>& pieces, const Web& 
     for (const auto* piece : pieces)
         job.parts.push_back(
             {std::to_string(piece->id.value), shape::regionOf(quilt::reversed(*piece)), 1, {}});
-    const auto nested = layout::nest(job, {0, 30, options.seed}, control);
+    // Fewer steps for many pieces: this comes on top of the time that was asked for.
+    const int steps = std::clamp(600 / std::max(1, static_cast<int>(pieces.size())), 1, 30);
+    const auto nested = layout::nest(job, {0, steps, options.seed}, control);
     std::map<int, std::vector<const layout::Placed*>> bySheet;
     for (const auto& placed : nested.placed)
         bySheet[placed.sheetIndex].push_back(&placed);
