@@ -234,6 +234,16 @@ Region grownPart(const Part& part, double half) {
     return half > 0 ? shape::offset(part.shape, half, sag) : part.shape;
 }
 
+Form paddedForm(const Part& part, double half, double rough) {
+    if (half > 0) {
+        const Region grown = grownPart(part, half);
+        return formOf(rough > 0 ? shape::coveringSimplified(grown, rough) : grown);
+    }
+    constexpr double hair = 0.008;
+    const Region less = shape::offset(part.shape, -hair, 0.001);
+    return less.isEmpty() ? formOf(part.shape) : formOf(less, part.shape);
+}
+
 Constructor constructor(const NestJob& job, std::uint64_t seed, Care care) {
     return [engine = std::make_shared<const Engine>(job, seed, care)](int round, const Job& control,
                                                                       bool mayStop) {

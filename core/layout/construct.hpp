@@ -2,6 +2,7 @@
 // A first layout: one part after the other where there is room.
 #pragma once
 
+#include "core/layout/form.hpp"
 #include "core/layout/nest.hpp"
 
 #include <functional>
@@ -12,6 +13,9 @@ namespace up::layout {
 /// lack.
 [[nodiscard]] double halfSpacing(const NestJob& job);
 [[nodiscard]] shape::Region grownPart(const Part& part, double half);
+/// The part with `half` mm round it, in fewer points that lie up to `rough` mm farther out; without spacing
+/// 0.008 mm less than it is, so that parts may touch, but held on the sheet by its own corners.
+[[nodiscard]] Form paddedForm(const Part& part, double half, double rough = 0);
 
 /// Makes a layout in the order and the turns of that round; round 0 takes the largest parts first. Empty when
 /// it was stopped and `mayStop`. Method: bottom-left on a bitmap of the sheet, every cell that a part touches

@@ -2,6 +2,7 @@
 #include "core/layout/mosaic.hpp"
 
 #include "core/layout/clash.hpp"
+#include "core/layout/construct.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -15,7 +16,6 @@ using shape::Point;
 // In mm.
 constexpr double equal = 0.005;   // lengths of edges that may have been one
 constexpr double together = 0.03; // ends of edges that lie on each other
-constexpr double hair = 0.008;    // that parts may lie in one another, each
 constexpr double over = 0.008;    // the sheet's border
 constexpr double leastEdge = 2;
 constexpr std::size_t mostItems = 400;
@@ -52,9 +52,7 @@ class Assembly {
 public:
     explicit Assembly(const NestJob& job) : m_job(job) {
         for (std::size_t p = 0; p < job.parts.size(); ++p) {
-            const auto& whole = job.parts[p].shape;
-            const auto less = shape::offset(whole, -hair, 0.001);
-            m_forms.push_back(less.isEmpty() ? formOf(whole) : formOf(less, whole));
+            m_forms.push_back(paddedForm(job.parts[p], 0));
             for (int copy = 0; copy < job.parts[p].copies && m_items.size() <= mostItems; ++copy)
                 m_items.push_back({p, copy});
         }

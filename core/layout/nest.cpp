@@ -24,7 +24,6 @@ using shape::Point;
 using shape::Region;
 
 constexpr double rough = 0.05;           ///< mm that outlines are simplified by, outwards
-constexpr double hair = 0.008;           ///< mm that touching parts may lie in one another, each
 constexpr std::size_t mostPieces = 3000; ///< that are squeezed: each pair of them has a weight
 
 bool better(const NestLayout& a, const NestLayout& b) {
@@ -39,7 +38,8 @@ public:
     Improvement(const NestJob& job, NestLayout from, std::uint64_t seed)
         : m_job(job), m_half(halfSpacing(job)), m_from(std::move(from)), m_forms(job.parts.size()) {
         for (const auto& placed : m_from.placed)
-            if (m_forms[placed.part].points.empty()) m_forms[placed.part] = formFor(job.parts[placed.part]);
+            if (m_forms[placed.part].points.empty())
+                m_forms[placed.part] = paddedForm(job.parts[placed.part], m_half, rough);
         auto there = bays();
         m_squeezer = std::make_unique<Squeezer>(pieces(), std::move(there), places(), seed);
     }
@@ -48,13 +48,6 @@ public:
     [[nodiscard]] NestLayout layout() const;
 
 private:
-    /// With half the spacing round it, in fewer points; without spacing a hair less than it is, but held on
-    /// the sheet by its own corners.
-    [[nodiscard]] Form formFor(const Part& part) const {
-        if (m_half > 0) return formOf(shape::coveringSimplified(grownPart(part, m_half), rough));
-        const auto less = shape::offset(part.shape, -hair, 0.001);
-        return less.isEmpty() ? formOf(part.shape) : formOf(less, part.shape);
-    }
     [[nodiscard]] std::vector<Piece> pieces() const {
         std::vector<Piece> out;
         for (const auto& placed : m_from.placed)

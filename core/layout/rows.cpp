@@ -12,8 +12,8 @@ namespace {
 
 using shape::Point;
 
-constexpr double hair = 0.008, precise = 1e-4; // mm
-constexpr int steps = 160;                     // in which the way from beside is looked through
+constexpr double precise = 1e-4; // mm
+constexpr int steps = 160;       // in which the way from beside is looked through
 
 /// How far `b` has to be moved along `way`, beginning at `from` where they lie on each other, so that it no
 /// longer meets `a`, looked for from the far side; `far` is enough. mm.
@@ -93,9 +93,8 @@ std::optional<NestLayout> inRows(const NestJob& job) {
         return std::nullopt;
     const auto& part = job.parts[0];
     const double half = halfSpacing(job);
-    const auto shape = half > 0 ? grownPart(part, half) : shape::offset(part.shape, -hair, 0.001);
-    if (shape.isEmpty()) return std::nullopt;
-    const Form form = half > 0 ? formOf(shape) : formOf(shape, part.shape);
+    const Form form = paddedForm(part, half);
+    if (form.points.empty()) return std::nullopt;
     const double width = job.sheets[0].width + 2 * half;
     const auto allows = [&](double degrees) {
         return part.rotations.empty() ||
