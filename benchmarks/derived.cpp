@@ -16,7 +16,7 @@ void perBlock(benchmark::State& state, void (*work)(up::app::Derived&)) {
     const auto& block = quilt.blocks[static_cast<std::size_t>(state.range(0))];
     for (auto _ : state) {
         up::app::Derived derived;
-        derived.reset(&block);
+        derived.reset(&quilt, &block);
         work(derived);
     }
     state.SetLabel(block.name + ", " + std::to_string(block.pieces.size()) + " pieces");

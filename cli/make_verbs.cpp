@@ -3,6 +3,7 @@
 #include "cli/open.hpp"
 #include "core/edit/edits.hpp"
 #include "core/measure/say.hpp"
+#include "core/plan/lay_out.hpp"
 #include "core/store/exchange.hpp"
 #include "core/store/quilt_file.hpp"
 #include "demo/towpath.hpp"

@@ -2,6 +2,7 @@
 // Verbs that say what the window would show: order, layout, stitch, check.
 #include "cli/open.hpp"
 #include "core/plan/check_plan.hpp"
+#include "core/plan/lay_out.hpp"
 #include "core/plan/stitch_plan.hpp"
 #include "core/plan/trace_plan.hpp"
 #include "core/plan/which_plan.hpp"
@@ -89,17 +90,41 @@ Bytes layout(const Words& words) {
     const auto opened = openBlock(words);
     if (!opened) return tl::unexpected(opened.error());
     auto block = opened->chosen();
+    std::optional<quilt::School> school;
+    if (!words.school.empty()) {
+        const auto at = std::find(quilt::schoolKeys.begin(), quilt::schoolKeys.end(), words.school);
+        if (at == quilt::schoolKeys.end())
+            return failure(Code::badUse,
+                           {"--school is oneByOne, byFabric, windowed or strip, not “" + words.school + "”"});
+        school = static_cast<quilt::School>(at - quilt::schoolKeys.begin());
+    }
     Job control;
-    auto found = plan::layOut(opened->quilt, block, {words.seconds, words.rounds, words.seed}, control);
+    auto found = plan::layOut(opened->quilt, block,
+                              {words.seconds, words.rounds, words.seed, school, !words.noOffCuts}, control);
     if (!found) return tl::unexpected(found.error());
     block.layout = {std::move(*found)};
-    const auto trace = plan::planTrace(block);
+    const auto trace = plan::planTrace(opened->quilt, block);
+    const auto cost = plan::costOf(trace, block.layout.front());
     const auto* web = find(opened->quilt.webs, block.web);
-    Json out{{"format", "upstairs-layout"}, {"version", 1},
-             {"block", block.name},         {"web", web->name},
-             {"sheets", trace.sheets},      {"used", trace.used.mm()},
-             {"chunks", Json::array()},     {"traced", Json::array()},
+    Json out{{"format", "upstairs-layout"},
+             {"version", 1},
+             {"block", block.name},
+             {"web", web->name},
+             {"school", quilt::schoolKeys[static_cast<std::size_t>(school.value_or(block.school))]},
+             {"sheets", Json::array()},
+             {"newRoll", cost.roll.mm()},
+             {"newSheets", cost.sheets},
+             {"offCuts", cost.offCuts},
+             {"cuts", cost.chunks},
+             {"cutLength", cost.cuts.mm()},
+             {"chunks", Json::array()},
+             {"traced", Json::array()},
              {"unplaced", Json::array()}};
+    for (const auto& use : trace.sheets)
+        out["sheets"].push_back({{"sheet", use.number},
+                                 {"offCut", use.from.offCut.value},
+                                 {"used", use.used.mm()},
+                                 {"taken", use.taken}});
     for (const auto& chunk : trace.chunks)
         out["chunks"].push_back({{"fabric", fabricName(opened->quilt, chunk.fabric)},
                                  {"sheet", chunk.sheet},

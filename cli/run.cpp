@@ -46,7 +46,11 @@ public:
         nesting->add_option("JOB", m_words.file, "a nest job")->required();
         timed(nesting);
         onBlock(verb("order", "Overlaps, steps and numbers of a block", cli::order));
-        timed(onBlock(verb("layout", "Tracing layout of a block", cli::layout)));
+        auto* laying = onBlock(verb("layout", "Tracing layout of a block", cli::layout));
+        timed(laying);
+        laying->add_option("--school", m_words.school,
+                           "oneByOne, byFabric, windowed or strip; the block's own if not given");
+        laying->add_flag("--new-web", m_words.noOffCuts, "leave the off-cuts in the stash alone");
         onBlock(verb("stitch", "Stitching plan of a block", cli::stitch));
         auto* finding = onBlock(verb("which", "Which piece a cut one without its label is", cli::which));
         finding->add_option("--size", m_words.size, "what it measures, either way up: 2 1/4 x 3in")

@@ -12,12 +12,12 @@ namespace up::cli {
 
 struct Words {
     std::string file, block, name, finished, what, as, out = "-", paper = "letter", square, overlap = "0",
-                                                       size;
+                                                       size, school;
     std::vector<std::string> files;
     double seconds = 2, dpi = 0;
     int rounds = 0, page = 1, columns = 0;
     std::uint64_t seed = 1;
-    bool reversed = false, ownSize = false;
+    bool reversed = false, ownSize = false, noOffCuts = false;
 };
 
 using Bytes = Result<std::string>;

@@ -2,6 +2,7 @@
 #include "demo/towpath.hpp"
 
 #include "core/edit/edits.hpp"
+#include "core/plan/lay_out.hpp"
 #include "core/plan/trace_plan.hpp"
 #include "core/store/file.hpp"
 #include "core/store/time.hpp"
@@ -87,11 +88,11 @@ FabricId fabricNamed(const Quilt& quilt, const std::string& name) {
 
 /// Pieces that the sample's last step leaves out: whole chunks while chunks are pressed together, later the
 /// upper half.
-std::set<PieceId> leftOut(const quilt::Block& block, const Sample& sample) {
+std::set<PieceId> leftOut(const Quilt& quilt, const quilt::Block& block, const Sample& sample) {
     std::set<PieceId> out;
     if (!sample.halfway) return out;
     if (sample.upTo <= Step::bonded) {
-        const auto chunks = plan::planTrace(block).chunks;
+        const auto chunks = plan::planTrace(quilt, block).chunks;
         for (std::size_t i = chunks.size() / 2; i < chunks.size(); ++i)
             out.insert(chunks[i].pieces.begin(), chunks[i].pieces.end());
     } else {
@@ -103,7 +104,7 @@ std::set<PieceId> leftOut(const quilt::Block& block, const Sample& sample) {
 
 /// Every step up to the sample's, a quarter of an hour apart from seven in the evening.
 Result<Quilt> worked(Quilt quilt, BlockId id, const Sample& sample, std::int64_t time) {
-    const auto skipped = leftOut(*find(quilt.blocks, id), sample);
+    const auto skipped = leftOut(quilt, *find(quilt.blocks, id), sample);
     for (const Step step : quilt::allSteps) {
         if (step == Step::toTrace || step > sample.upTo) continue;
         std::vector<PieceId> pieces;

@@ -28,6 +28,10 @@ public:
         case What::layOut:
             return {"Lay the pieces out on " + web() + ".",
                     "They are reversed and grouped by fabric so that little web is used.", "Lay out", ""};
+        case What::putAway:
+            return {"Put what is left of the web into the stash.",
+                    "What is worth keeping is laid out on first next time; the rest is waste.", "Put away",
+                    ""};
         case What::step: return step();
         case What::trim:
             return {"Trim the block to " + cutSize() + ".",

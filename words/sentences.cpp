@@ -44,6 +44,7 @@ std::string_view pattern(Code code) {
         return "The {0} {1} cannot be right: it must be between {2} and {3}. Type another size.";
     case Code::noSuchBlock: return "There is no block “{0}”. The quilt has: {1}.";
     case Code::noSuchPiece: return "Piece {0} is not in this block any more. Choose another.";
+    case Code::noSuchOffCut: return "Off-cut {0} is not in the stash any more. Choose another.";
     case Code::noSuchFabric: return "Fabric {0} is not in this quilt any more. Choose another.";
     case Code::nothingToDo:
         return "Block “{0}” has no pieces or no web yet. Import a drawing and choose a web first.";
@@ -237,6 +238,7 @@ std::string logWords(const std::string& what) {
     if (const auto step = quilt::stepFromKey(what)) return state(*step);
     if (what == "ruined") return "ruined, to be made again";
     if (what == "layout") return "laid out on web";
+    if (what == "putAway") return "what was left of the web put away";
     return what;
 }
 

@@ -213,7 +213,8 @@ void Mat::mouseMoveEvent(QMouseEvent* event) {
     m_last = event->position();
     if (m_held && m_scene.draggable && m_heldPanel < m_cells.size()) {
         const auto& page = m_cells[m_heldPanel].page;
-        emit dragged(m_held, step.x() / page.m11(), step.y() / page.m22());
+        emit dragged(m_held, step.x() / page.m11(), step.y() / page.m22(),
+                     event->modifiers().testFlag(Qt::ShiftModifier));
     } else if (m_panning) {
         m_pan += step;
         arrange();

@@ -27,8 +27,9 @@ public:
 signals:
     void clicked(std::uint32_t tag);
     void panelClicked(std::uint32_t tag);
-    /// While dragging a piece: how far since the last time, mm on the panel.
-    void dragged(std::uint32_t tag, double right, double down);
+    /// While dragging a piece: how far since the last time, mm on the panel; `alone`
+    /// with Shift.
+    void dragged(std::uint32_t tag, double right, double down, bool alone);
     void dropped();
     /// Arrow keys, in steps: -1, 0 or 1 each; `far` with Shift.
     void nudged(int right, int down, bool far);

@@ -5,12 +5,13 @@
 
 namespace up::app {
 
-void Derived::reset(const quilt::Block* block) {
+void Derived::reset(const quilt::Quilt* quilt, const quilt::Block* block) {
     Derived fresh;
     fresh.m_known = std::move(m_known);
     fresh.m_judged = std::move(m_judged);
     fresh.m_judgedPieces = std::move(m_judgedPieces);
     *this = std::move(fresh);
+    m_quilt = quilt;
     m_block = block;
 }
 
@@ -20,8 +21,16 @@ const plan::BlockPlan& Derived::block() {
 }
 
 const plan::TracePlan& Derived::trace() {
-    if (!m_trace) m_trace = m_block ? plan::planTrace(*m_block) : plan::TracePlan{};
+    if (!m_trace) m_trace = m_block ? plan::planTrace(*m_quilt, *m_block) : plan::TracePlan{};
     return *m_trace;
+}
+
+const std::vector<plan::TooClose>& Derived::tooClose() {
+    if (!m_tooClose)
+        m_tooClose = m_block && !m_block->layout.empty()
+                         ? plan::tooClose(*m_quilt, *m_block, m_block->layout.front())
+                         : std::vector<plan::TooClose>{};
+    return *m_tooClose;
 }
 
 const plan::StitchPlan& Derived::stitch() {

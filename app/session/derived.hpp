@@ -3,6 +3,7 @@
 // for.
 #pragma once
 
+#include "core/plan/by_hand.hpp"
 #include "core/plan/judge_plan.hpp"
 #include "core/plan/now_plan.hpp"
 #include "core/plan/stitch_plan.hpp"
@@ -16,12 +17,14 @@ namespace up::app {
 
 class Derived {
 public:
-    /// Forgets what depends on the quilt; `block` outlives the next questions.
-    void reset(const quilt::Block* block);
+    /// Forgets what depends on the quilt; both outlive the next questions.
+    void reset(const quilt::Quilt* quilt, const quilt::Block* block);
 
     /// Empty plans when there is no block.
     [[nodiscard]] const plan::BlockPlan& block();
     [[nodiscard]] const plan::TracePlan& trace();
+    /// Of the layout that is chosen.
+    [[nodiscard]] const std::vector<plan::TooClose>& tooClose();
     [[nodiscard]] const plan::StitchPlan& stitch();
     /// Where each piece's number stands best: deep inside what shows of it (or of all of it, when nothing
     /// shows).
@@ -33,9 +36,11 @@ public:
     void setJudgement(std::shared_ptr<const plan::Judgement> judged, std::vector<PieceId> pieces);
 
 private:
+    const quilt::Quilt* m_quilt = nullptr;
     const quilt::Block* m_block = nullptr;
     std::optional<plan::BlockPlan> m_blockPlan;
     std::optional<plan::TracePlan> m_trace;
+    std::optional<std::vector<plan::TooClose>> m_tooClose;
     std::optional<plan::StitchPlan> m_stitch;
     std::optional<std::vector<shape::Deepest>> m_spots;
     /// Found before, with what they were found in: most pieces look the same after a change.

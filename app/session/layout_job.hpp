@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Lays a block out aside while the window stays alive; one at a time.
+// Lays a block out aside while the window stays alive, then tries the other ways to gather its pieces.
 #pragma once
 
 #include "app/session/session.hpp"
 #include "core/base/job.hpp"
-#include "core/plan/trace_plan.hpp"
+#include "core/plan/lay_out.hpp"
 
 #include <QElapsedTimer>
 #include <QFutureWatcher>
@@ -13,34 +13,56 @@
 
 namespace up::app {
 
+/// One way to lay the block out, and what it costs.
+struct Way {
+    quilt::School school;
+    quilt::Layout layout;
+    plan::TracePlan plan;
+    plan::TraceCost cost;
+};
+
 class LayoutJob : public QObject {
     Q_OBJECT
 public:
     explicit LayoutJob(Session& session, QObject* parent = nullptr);
     ~LayoutJob() override;
 
-    /// Lays out the block now looked at; the result is applied to that block when it comes, as one edit.
+    /// Lays out the block now looked at; the result is applied to that block when it comes, as one edit. Then
+    /// the other ways are compared.
     void start(const plan::TraceOptions& options);
     /// The best layout so far is kept.
     void stop();
     [[nodiscard]] bool isRunning() const { return m_running; }
 
+    /// Tries all ways that differ for the block now looked at.
+    void compare(const plan::TraceOptions& options);
+    void stopComparing();
+    [[nodiscard]] bool isComparing() const { return m_comparing; }
+    /// Of the block now looked at, as it is; empty when they are not known, or of what it was before.
+    [[nodiscard]] std::vector<Way> ways() const;
+
 signals:
     void runningChanged(bool running);
     /// About five times a second while running; 0 to 99.
     void progressed(int percent);
+    /// Comparing began or ended.
+    void waysChanged();
 
 private:
     void finish();
+    void finishComparing();
+    [[nodiscard]] bool isAsItWas(const quilt::Block& was) const;
 
     Session& m_session;
-    std::shared_ptr<up::Job> m_control;
+    std::shared_ptr<up::Job> m_control, m_compareControl;
     QFutureWatcher<std::shared_ptr<Result<quilt::Layout>>> m_watcher;
-    quilt::Block m_block;
+    QFutureWatcher<std::shared_ptr<std::vector<Way>>> m_compareWatcher;
+    quilt::Block m_block, m_compared;
+    plan::TraceOptions m_options;
+    std::vector<Way> m_ways;
     QTimer m_tick;
     QElapsedTimer m_since;
-    double m_seconds = 1;
-    bool m_running = false;
+    bool m_running = false, m_comparing = false;
 };
 
 } // namespace up::app

@@ -168,7 +168,7 @@ void Session::complain(const Error& error) {
 void Session::settle() {
     if (!block()) m_block = quilt().blocks.empty() ? BlockId{} : quilt().blocks.front().id;
     if (!piece()) m_piece = {};
-    m_derived.reset(block());
+    m_derived.reset(&quilt(), block());
 }
 
 } // namespace up::app

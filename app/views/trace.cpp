@@ -1,64 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Web sheets and rolls with the reversed pieces laid out.
 #include "app/views/pieces.hpp"
-
-#include "app/look/look.hpp"
-#include "core/shape/deepest.hpp"
-#include "words/sentences.hpp"
+#include "app/views/trace_sheet.hpp"
+#include "words/trace_words.hpp"
 
 #include <algorithm>
 
 namespace up::app {
 namespace {
-
-using sheet::Dash;
-using sheet::Pen;
-
-Panel sheetPanel(const Look& look, const quilt::Web& web, int number) {
-    const auto& trace = look.derived.trace();
-    Panel panel;
-    panel.side = Side::paper;
-    const double used = web.sheets > 0 ? web.length.mm() : std::min(web.length.mm(), trace.used.mm() + 15);
-    panel.box = {0, 0, web.width.mm(), used};
-    panel.caption = web.sheets > 0 ? "Sheet " + std::to_string(number + 1) : web.name;
-    sheet::Layer paper{"paper", {sheet::box(panel.box, look::webPaper, {})}, {}, {}};
-    sheet::Layer lines{"lines", {}, {}, {}}, flags{"flags", {}, {}, {}};
-    std::vector<PieceId> here;
-    for (const auto& chunk : trace.chunks) {
-        if (chunk.sheet != number) continue;
-        const Colour cloth = colourOf(look.quilt, chunk.fabric);
-        paper.items.push_back(sheet::Shape{sheet::contoursOf(chunk.roughCut), cloth,
-                                           Pen{look::slate, 0.3, Dash::dashed}, 0, 0.22});
-        here.insert(here.end(), chunk.pieces.begin(), chunk.pieces.end());
-    }
-    paper.clip = panel.box;
-    for (const auto& [id, outline] : trace.lines) {
-        if (std::find(here.begin(), here.end(), id) == here.end()) continue;
-        const auto& piece = *find(look.block.pieces, id);
-        const bool traced = piece.work.step != quilt::Step::toTrace, chosen = id == look.chosen;
-        const Pen pen{chosen ? look::brass : look::pencil, chosen ? 1.2 : traced ? 0.7 : 0.4, Dash::solid};
-        lines.items.push_back(sheet::Shape{sheet::contoursOf(outline), std::nullopt, pen, id.value});
-        for (const auto& placed : look.block.layout.front().traced)
-            if (placed.piece == id)
-                addMarks(lines, piece, quilt::onSheet(placed) * shape::Transform::mirrorAcross(0),
-                         look::slate);
-        const auto spot = shape::deepestPoint(shape::regionOf(outline), 1.0);
-        flags.items.push_back(sheet::Flag{plan::numberOf(look.block, id), spot.at, true,
-                                          colourOf(look.quilt, piece.fabric), spot.depth * 2, id.value});
-    }
-    if (web.sheets == 0) {
-        const double y = trace.used.mm();
-        lines.items.push_back(sheet::line({0, y}, {web.width.mm(), y}, {look::rust, 0.5, Dash::dashed}));
-        lines.items.push_back(sheet::Words{"cut the roll here: " + say(look.quilt, trace.used),
-                                           {web.width.mm() - 3, y + 12.5},
-                                           6,
-                                           look::rust,
-                                           sheet::Align::right,
-                                           true});
-    }
-    panel.layers = {std::move(paper), std::move(lines), std::move(flags)};
-    return panel;
-}
 
 /// Before there is a layout: what will be traced for which fabric.
 Rows byFabric(const Look& look) {
@@ -76,6 +25,27 @@ Rows byFabric(const Look& look) {
     return rows;
 }
 
+Row chunkRow(const Look& look, const plan::Chunk& chunk) {
+    Row row{fabricNameOf(look.quilt, chunk.fabric), words::chunkWords(look.quilt, look.block, chunk),
+            chunk.pieces.front().value};
+    row.swatch = colourOf(look.quilt, chunk.fabric);
+    row.done = std::all_of(chunk.pieces.begin(), chunk.pieces.end(), [&](PieceId id) {
+        return find(look.block.pieces, id)->work.step != quilt::Step::toTrace;
+    });
+    row.next = !row.done && !look.next.pieces.empty() && look.next.pieces.front() == chunk.pieces.front();
+    return row;
+}
+
+void addUnplaced(const Look& look, Rows& rows) {
+    for (const auto& unplaced : look.block.layout.front().unplaced) {
+        const auto* piece = find(look.block.pieces, unplaced.piece);
+        if (!piece) continue;
+        rows.rows.push_back(
+            {"Not placed: " + std::to_string(plan::numberOf(look.block, piece->id)) + " " + piece->name,
+             unplaced.reason == "largerThanSheet" ? "larger than the web" : "no web left", piece->id.value});
+    }
+}
+
 } // namespace
 
 ViewParts traceParts(const Look& look) {
@@ -89,32 +59,20 @@ ViewParts traceParts(const Look& look) {
         parts.rows = byFabric(look);
         return parts;
     }
-    for (int i = 0; i < std::max(1, trace.sheets); ++i)
-        parts.scene.panels.push_back(sheetPanel(look, *web, i));
-    const bool roll = web->sheets == 0;
-    parts.rows.title =
-        roll ? say(look.quilt, trace.used) + " of the roll used"
-             : std::to_string(trace.sheets) + (trace.sheets == 1 ? " sheet" : " sheets") + " used";
-    if (web->papers == 2)
-        parts.rows.rows.push_back(
-            {"Two papers: draw on the paper the glue stays with", "Peel the other one before bonding.", 0});
-    for (const auto& chunk : trace.chunks) {
-        Row row{fabricNameOf(look.quilt, chunk.fabric), "one chunk: " + numbersOf(look.block, chunk.pieces),
-                chunk.pieces.front().value};
-        row.swatch = colourOf(look.quilt, chunk.fabric);
-        row.done = std::all_of(chunk.pieces.begin(), chunk.pieces.end(), [&](PieceId id) {
-            return find(look.block.pieces, id)->work.step != quilt::Step::toTrace;
-        });
-        row.next = !row.done && !look.next.pieces.empty() && look.next.pieces.front() == chunk.pieces.front();
-        parts.rows.rows.push_back(std::move(row));
-    }
-    for (const auto& unplaced : look.block.layout.front().unplaced) {
-        const auto* piece = find(look.block.pieces, unplaced.piece);
-        if (!piece) continue;
-        parts.rows.rows.push_back(
-            {"Not placed: " + std::to_string(plan::numberOf(look.block, piece->id)) + " " + piece->name,
-             unplaced.reason == "largerThanSheet" ? "larger than the web" : "no web left", piece->id.value});
-    }
+    const auto& layout = look.block.layout.front();
+    const TraceDrawing drawing{look.quilt, look.block, layout, trace, look.derived.tooClose(), look.chosen};
+    for (const auto& sheet : trace.sheets)
+        parts.scene.panels.push_back(sheetPanel(drawing, sheet));
+    if (parts.scene.panels.empty())
+        parts.scene.empty =
+            "None of the pieces has a place on the web.\nChoose another web or lay out again.";
+    parts.scene.draggable = std::any_of(look.block.pieces.begin(), look.block.pieces.end(),
+                                        [](const auto& p) { return p.work.step == quilt::Step::toTrace; });
+    parts.rows.title = words::costWords(look.quilt, plan::costOf(trace, layout));
+    parts.rows.rows.push_back({words::sideWords(*web), words::papersWords(*web), 0});
+    for (const auto& chunk : trace.chunks)
+        parts.rows.rows.push_back(chunkRow(look, chunk));
+    addUnplaced(look, parts.rows);
     return parts;
 }
 

@@ -13,8 +13,9 @@ namespace up::app {
 using quilt::Step;
 
 Commands::Commands(Session& session, LayoutJob& layout, Asker& asker, ImportCommands& imports,
-                   QObject* parent)
-    : QObject(parent), m_session(session), m_layout(layout), m_asker(asker), m_imports(imports) {}
+                   TraceCommands& tracing, QObject* parent)
+    : QObject(parent), m_session(session), m_layout(layout), m_asker(asker), m_imports(imports),
+      m_tracing(tracing) {}
 
 void Commands::doNow() {
     const auto* block = m_session.block();
@@ -25,8 +26,9 @@ void Commands::doNow() {
     const auto now = m_session.next();
     switch (now.what) {
     case plan::What::importDrawing: return m_imports.importDrawing();
-    case plan::What::layOut: startOrStopLayout(); return;
+    case plan::What::layOut: return m_tracing.startOrStop();
     case plan::What::step: return doStep(now.pieces, now.step);
+    case plan::What::putAway: return m_tracing.putAway();
     case plan::What::trim:
         m_session.apply(edit::setTrimmed(m_session.quilt(), block->id, m_session.now()), "trim");
         return;
@@ -80,13 +82,6 @@ void Commands::newBlock() {
         return;
     m_session.chooseBlock(m_session.quilt().blocks.back().id);
     m_session.goTo(View::draw);
-}
-
-void Commands::startOrStopLayout() {
-    if (m_layout.isRunning())
-        m_layout.stop();
-    else
-        m_layout.start({});
 }
 
 void Commands::redraw(edit::Edited next, const QString& what) {

@@ -6,6 +6,7 @@
 #include "app/session/layout_job.hpp"
 #include "app/session/session.hpp"
 #include "app/window/import_commands.hpp"
+#include "app/window/trace_commands.hpp"
 
 namespace up::app {
 
@@ -13,16 +14,13 @@ class Commands : public QObject {
     Q_OBJECT
 public:
     Commands(Session& session, LayoutJob& layout, Asker& asker, ImportCommands& imports,
-             QObject* parent = nullptr);
+             TraceCommands& tracing, QObject* parent = nullptr);
 
     /// Now's big button.
     void doNow();
     /// One step on these pieces, in this order. Says what comes first when it may not be done yet, and asks
     /// before marks are lost.
     void doStep(const std::vector<PieceId>& pieces, quilt::Step step);
-
-    /// Starts laying out; stops when it runs.
-    void startOrStopLayout();
 
     void newBlock();
     /// "9", "9 1/2", "9 x 12", "24cm"; says so when traced pieces go back to be traced.
@@ -59,6 +57,7 @@ private:
     LayoutJob& m_layout;
     Asker& m_asker;
     ImportCommands& m_imports;
+    TraceCommands& m_tracing;
 };
 
 } // namespace up::app

@@ -18,6 +18,7 @@ Menus::Menus(Window& window) : QObject(&window), m_window(window) {
     buildFile();
     buildEdit();
     buildPiece();
+    buildWeb();
     buildView();
     buildKeys();
     connect(&window.m_session, &Session::changed, this, &Menus::refresh);
@@ -76,8 +77,8 @@ void Menus::buildEdit() {
     add(menu, "edit.newThread", "New &thread…", {}, [&] { commands.newThread(); });
     add(menu, "edit.newWeb", "New &web…", {}, [&] { commands.newWeb(); });
     menu->addSeparator();
-    add(menu, "lay.left", "Turn piece left", QKeySequence(","), [&] { commands.turn(-5); });
-    add(menu, "lay.right", "Turn piece right", QKeySequence("."), [&] { commands.turn(5); });
+    add(menu, "lay.left", "Turn piece left", QKeySequence(","), [&] { m_window.turn(-5); });
+    add(menu, "lay.right", "Turn piece right", QKeySequence("."), [&] { m_window.turn(5); });
     add(menu, "edit.removePiece", "Remove &piece", {}, [&] { commands.removePiece(); });
     menu->addSeparator();
     add(menu, "edit.renameQuilt", "Rename &quilt…", {}, [&] { commands.renameQuilt(); });
@@ -105,6 +106,17 @@ void Menus::buildPiece() {
     menu->addSeparator();
     add(menu, "piece.which", "&Which piece is this?…", QKeySequence("Ctrl+F"), [&] { shapes.findPiece(); });
     add(menu, "piece.turning", "Why it is &traced mirrored…", {}, [&] { shapes.showTurning(); });
+}
+
+void Menus::buildWeb() {
+    auto* menu = m_window.menuBar()->addMenu("&Web");
+    auto& tracing = m_window.m_tracing;
+    add(menu, "trace.layout", "&Lay out", QKeySequence("Ctrl+L"), [&] { tracing.startOrStop(); });
+    add(menu, "trace.compare", "&Compare ways", {}, [&] { tracing.compare(); });
+    add(menu, "trace.pin", "&Pin or let go", QKeySequence("P"), [&] { tracing.togglePin(); });
+    menu->addSeparator();
+    add(menu, "trace.away", "Put &away what is left", {}, [&] { tracing.putAway(); });
+    add(menu, "trace.least", "Off-cuts &worth keeping…", {}, [&] { tracing.askLeastOffCut(); });
 }
 
 void Menus::buildView() {

@@ -23,6 +23,7 @@ private:
     void buildFile();
     void buildEdit();
     void buildPiece();
+    void buildWeb();
     void buildView();
     void buildKeys();
     void refresh();

@@ -17,7 +17,7 @@ namespace up::app {
 
 ToolRow::ToolRow(Session& session, LayoutJob& layout, const AllCommands& all, QWidget* parent)
     : QWidget(parent), m_session(session), m_layout(layout), m_commands(all.commands), m_shapes(all.shapes),
-      m_imports(all.imports), m_sheets(all.sheets) {
+      m_imports(all.imports), m_sheets(all.sheets), m_tracing(all.tracing) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     auto* fresh = on({View::landing}, named(new QPushButton("New block…", this), "block.new"));
@@ -30,6 +30,7 @@ ToolRow::ToolRow(Session& session, LayoutJob& layout, const AllCommands& all, QW
     row->addStretch();
     connect(&m_session, &Session::changed, this, &ToolRow::refresh);
     connect(&m_layout, &LayoutJob::runningChanged, this, &ToolRow::refresh);
+    connect(&m_layout, &LayoutJob::waysChanged, this, &ToolRow::refresh);
     refresh();
 }
 
@@ -71,7 +72,7 @@ void ToolRow::buildDraw(QHBoxLayout& row) {
 void ToolRow::buildTrace(QHBoxLayout& row) {
     m_web = on({View::trace}, named(new QComboBox(this), "trace.web"));
     m_layOut = on({View::trace}, named(new QPushButton(this), "trace.layout"));
-    auto* pages = on({View::trace}, named(new QPushButton("Tracing pages…", this), "trace.pages"));
+    auto* pages = on({View::trace}, named(new QPushButton("Pages…", this), "trace.pages"));
     auto* cut = on({View::cut}, named(new QPushButton("Cut file…", this), "cut.file"));
     auto* which = on({View::cut}, named(new QPushButton("Which piece is this?…", this), "cut.which"));
     connect(which, &QPushButton::clicked, this, [this] { m_shapes.findPiece(); });
@@ -80,6 +81,12 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
     row.addWidget(m_web);
     row.addWidget(about);
     row.addWidget(m_layOut);
+    m_compare = on({View::trace}, named(new QPushButton("Compare ways", this), "trace.compare"));
+    m_pin = on({View::trace}, named(new QPushButton("Pin", this), "trace.pin"));
+    row.addWidget(m_compare);
+    row.addWidget(m_pin);
+    connect(m_compare, &QPushButton::clicked, this, [this] { m_tracing.compare(); });
+    connect(m_pin, &QPushButton::clicked, this, [this] { m_tracing.togglePin(); });
     row.addWidget(pages);
     row.addWidget(cut);
     row.addWidget(which);
@@ -89,7 +96,7 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
             "choose web");
         refresh();
     });
-    connect(m_layOut, &QPushButton::clicked, &m_commands, &Commands::startOrStopLayout);
+    connect(m_layOut, &QPushButton::clicked, this, [this] { m_tracing.startOrStop(); });
     connect(&m_layout, &LayoutJob::progressed, m_layOut,
             [this](int percent) { m_layOut->setText(QString("Stop  %1 %").arg(percent)); });
     connect(pages, &QPushButton::clicked, this, [this] { m_sheets.writeTracing(wantsA4()); });
@@ -142,6 +149,14 @@ void ToolRow::readSize() {
     refresh();
 }
 
+bool ToolRow::isPinned() const {
+    const auto* block = m_session.block();
+    const auto* piece = m_session.piece();
+    return block && piece && !block->layout.empty() &&
+           std::any_of(block->layout.front().traced.begin(), block->layout.front().traced.end(),
+                       [&](const auto& t) { return t.piece == piece->id && t.pinned; });
+}
+
 void ToolRow::fillChoices() {
     const auto& quilt = m_session.quilt();
     const auto* block = m_session.block();
@@ -178,6 +193,10 @@ void ToolRow::refresh() {
                       : block && !block->layout.empty() ? "Lay out again"
                                                         : "Lay out");
     if (!block) return;
+    const bool laidOut = !block->layout.empty();
+    m_compare->setEnabled(laidOut && !m_layout.isRunning() && !m_layout.isComparing());
+    m_pin->setEnabled(laidOut && m_session.piece());
+    m_pin->setText(isPinned() ? "Let go" : "Pin");
     if (!m_size->isModified() || !m_size->hasFocus())
         m_size->setText(block->width == block->height
                             ? QString::fromStdString(measure::say(block->width, m_session.quilt().units))

@@ -23,6 +23,7 @@ struct AllCommands {
     ShapeCommands& shapes;
     ImportCommands& imports;
     SheetCommands& sheets;
+    TraceCommands& tracing;
 };
 
 class ToolRow : public QWidget {
@@ -41,6 +42,7 @@ private:
     void refresh();
     void fillChoices();
     void readSize();
+    [[nodiscard]] bool isPinned() const;
 
     Session& m_session;
     LayoutJob& m_layout;
@@ -48,11 +50,12 @@ private:
     ShapeCommands& m_shapes;
     ImportCommands& m_imports;
     SheetCommands& m_sheets;
+    TraceCommands& m_tracing;
     std::vector<std::pair<QWidget*, std::vector<View>>> m_shown;
     QComboBox *m_web = nullptr, *m_paper = nullptr, *m_background = nullptr, *m_thread = nullptr;
     QLineEdit* m_size = nullptr;
     QCheckBox* m_reversed = nullptr;
-    QPushButton *m_templates = nullptr, *m_layOut = nullptr;
+    QPushButton *m_templates = nullptr, *m_layOut = nullptr, *m_compare = nullptr, *m_pin = nullptr;
 };
 
 } // namespace up::app

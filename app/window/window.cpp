@@ -14,6 +14,7 @@
 #include "app/window/rows_panel.hpp"
 #include "app/window/stair.hpp"
 #include "app/window/tool_row.hpp"
+#include "app/window/ways_strip.hpp"
 #include "words/sentences.hpp"
 
 #include <QAbstractButton>
@@ -34,7 +35,7 @@ Window::Window(WindowOptions options)
       m_asker(options.asker ? *options.asker : *m_ownAsker), m_sample(options.sample),
       m_session(std::move(options.clock)), m_checker(m_session), m_layout(m_session),
       m_scanner(options.scannedPage), m_imports(m_session, m_asker, m_scanner),
-      m_commands(m_session, m_layout, m_asker, m_imports),
+      m_tracing(m_session, m_layout, m_asker), m_commands(m_session, m_layout, m_asker, m_imports, m_tracing),
       m_sheets(m_session, m_asker, options.folder + "/settings.ini"), m_shapes(m_session, m_asker),
       m_files(m_session, m_asker, options.folder),
       m_autosave(m_session, options.folder, options.autosaveDelay) {
@@ -66,6 +67,8 @@ Window::Window(WindowOptions options)
     });
     connect(&m_sheets, &SheetCommands::told, this, [this](const QString& sentence) { say(sentence, false); });
     connect(&m_commands, &Commands::told, this, [this](const QString& sentence) { say(sentence, false); });
+    connect(&m_tracing, &TraceCommands::told, this,
+            [this](const QString& sentence) { say(sentence, false); });
     connect(&m_files, &Files::told, this, [this](const QString& sentence) { say(sentence, false); });
     qApp->installEventFilter(this);
     resize(1280, 800);
@@ -98,7 +101,8 @@ QWidget* Window::buildMiddle() {
     auto* middle = new QWidget(this);
     auto* column = new QVBoxLayout(middle);
     column->setContentsMargins(0, 0, 0, 0);
-    m_tools = new ToolRow(m_session, m_layout, {m_commands, m_shapes, m_imports, m_sheets}, middle);
+    m_tools =
+        new ToolRow(m_session, m_layout, {m_commands, m_shapes, m_imports, m_sheets, m_tracing}, middle);
     m_says = new QLabel(middle);
     m_says->setObjectName("says");
     m_says->setWordWrap(true);
@@ -110,6 +114,7 @@ QWidget* Window::buildMiddle() {
     column->addWidget(m_says);
     column->addWidget(new ReadingStrip(m_imports.reading(), middle));
     column->addWidget(m_mat, 1);
+    column->addWidget(new WaysStrip(m_session, m_layout, m_tracing, middle));
     column->addWidget(m_log, 1);
     return middle;
 }
@@ -142,13 +147,19 @@ void Window::connectMat() {
     });
     connect(m_mat, &Mat::panelClicked, this,
             [this](std::uint32_t tag) { m_session.chooseBlock(BlockId{tag}); });
-    connect(m_mat, &Mat::dragged, this, [this](std::uint32_t tag, double right, double down) {
+    connect(m_mat, &Mat::dragged, this, [this](std::uint32_t tag, double right, double down, bool alone) {
+        if (m_session.view() == View::trace) return m_tracing.move(PieceId{tag}, right, down, alone, dragKey);
         move(right, down, "drag " + std::to_string(tag));
     });
-    connect(m_mat, &Mat::dropped, this, [this] { m_session.closeMerge(); });
+    connect(m_mat, &Mat::dropped, this, [this] {
+        if (m_session.view() == View::trace) return m_tracing.drop();
+        m_session.closeMerge();
+    });
     connect(m_mat, &Mat::nudged, this, [this](int right, int down, bool far) {
         const double step = far ? 25.4 / 4 : 25.4 / 16;
         if (m_session.view() == View::lay) move(right * step, down * step, "nudge");
+        if (m_session.view() == View::trace && m_session.piece())
+            m_tracing.move(m_session.piece()->id, right * step, down * step, false, "nudge on the web");
     });
 }
 
@@ -159,6 +170,14 @@ void Window::move(double right, double down, const std::string& key) {
     m_session.apply(edit::movePiece(m_session.quilt(), m_session.blockId(), piece->id, across,
                                     measure::Length::ofMm(down)),
                     "move", key + " " + std::to_string(piece->id.value));
+}
+
+/// The chosen piece on the block, or its chunk on the web.
+void Window::turn(double degrees) {
+    if (m_session.view() == View::trace)
+        m_tracing.turn(degrees, false);
+    else
+        m_commands.turn(degrees);
 }
 
 void Window::refresh(Change change) {

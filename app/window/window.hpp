@@ -23,6 +23,7 @@ class PressTimer;
 class Rail;
 class RowsPanel;
 class ToolRow;
+class WaysStrip;
 
 struct WindowOptions {
     QString folder;                      ///< the user's data folder
@@ -42,6 +43,7 @@ public:
     [[nodiscard]] Session& session() { return m_session; }
     [[nodiscard]] Files& files() { return m_files; }
     [[nodiscard]] Commands& commands() { return m_commands; }
+    [[nodiscard]] TraceCommands& tracing() { return m_tracing; }
     [[nodiscard]] ImportCommands& imports() { return m_imports; }
     [[nodiscard]] SheetCommands& sheets() { return m_sheets; }
     [[nodiscard]] ShapeCommands& shapeCommands() { return m_shapes; }
@@ -64,6 +66,7 @@ private:
     void showView();
     void refresh(Change change);
     void fillLog();
+    void turn(double degrees);
     void move(double right, double down, const std::string& key);
     void say(const QString& sentence, bool bad);
     void showTitle();
@@ -76,6 +79,7 @@ private:
     LayoutJob m_layout;
     SampleScanner m_scanner;
     ImportCommands m_imports;
+    TraceCommands m_tracing;
     Commands m_commands;
     SheetCommands m_sheets;
     ShapeCommands m_shapes;

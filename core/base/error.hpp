@@ -26,6 +26,7 @@ enum class Code : std::uint8_t {
     noSuchBlock,  ///< {name, names that exist}
     noSuchPiece,  ///< {id}
     noSuchFabric, ///< {name}
+    noSuchOffCut, ///< {its number}
     nothingToDo,  ///< {what}
     // drawings
     notSvg,          ///< {file, what the parser said}

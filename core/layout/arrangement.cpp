@@ -12,11 +12,12 @@ constexpr double touching = 1e-7; // mm
 }
 
 Arrangement::Arrangement(const std::vector<Piece>& pieces, const std::vector<Place>& places)
-    : m_laid(pieces.size()), m_bay(pieces.size()), m_reach(pieces.size()) {
+    : m_laid(pieces.size()), m_bay(pieces.size()), m_fixed(pieces.size()), m_reach(pieces.size()) {
     Laid laid;
     for (std::size_t i = 0; i < pieces.size(); ++i) {
         laid.lay(*pieces[i].form, places[i].turn, places[i].at);
         put(i, laid, places[i].bay);
+        m_fixed[i] = pieces[i].fixed;
     }
 }
 
@@ -59,12 +60,12 @@ std::vector<Clash> Arrangement::clashes(const std::vector<Bay>& bays) const {
         const auto& bay = bays[m_bay[i]];
         const auto& [left, top, right, bottom] = m_laid[i].box();
         const double over = std::max({-left, -top, right - bay.width, bottom - bay.height});
-        if (over > touching) out.push_back({i, i, over});
+        if (over > touching && !m_fixed[i]) out.push_back({i, i, over});
         const auto& outside = bay.outside;
-        if (!outside.isEmpty())
+        if (!outside.isEmpty() && !m_fixed[i])
             if (const double depth = clash(m_laid[i], outside); depth > 0) out.push_back({i, i, depth});
         for (std::size_t j = i + 1; j < m_laid.size(); ++j) {
-            if (!m_reach[i].meets(m_reach[j])) continue;
+            if (!m_reach[i].meets(m_reach[j]) || (m_fixed[i] && m_fixed[j])) continue;
             if (const double depth = clash(m_laid[i], m_laid[j]); depth > 0) out.push_back({i, j, depth});
         }
     }

@@ -65,6 +65,7 @@ public:
     /// that it is more.
     [[nodiscard]] double costOf(std::size_t i, const Laid& laid, std::size_t bay,
                                 const std::vector<Bay>& bays, const Weights& weights, double enough) const;
+    /// What is fixed may touch what is fixed, and the outside.
     [[nodiscard]] std::vector<Clash> clashes(const std::vector<Bay>& bays) const;
     /// The lowest point of anything in the bay; 0 when it is empty.
     [[nodiscard]] double usedOf(std::size_t bay) const;
@@ -84,6 +85,7 @@ private:
     };
     std::vector<Laid> m_laid;
     std::vector<std::size_t> m_bay;
+    std::vector<bool> m_fixed;
     std::vector<Reach> m_reach;
 };
 

@@ -50,7 +50,7 @@ public:
         chooseCell();
         for (std::size_t p = 0; p < job.parts.size(); ++p) {
             prepare(p);
-            for (int c = 0; c < job.parts[p].copies; ++c)
+            for (int c = 0; !job.parts[p].fixed && c < job.parts[p].copies; ++c)
                 m_items.push_back({p, c});
         }
         std::stable_sort(m_items.begin(), m_items.end(), [&](const Item& a, const Item& b) {
@@ -70,6 +70,8 @@ private:
     [[nodiscard]] bool placeIn(const Item& item, Bin& bin, NestLayout& out, double heightWeight) const;
     [[nodiscard]] bool fitsEmpty(std::size_t part) const;
     bool openNext(std::vector<Bin>& bins) const;
+    /// What is fixed, on its sheets.
+    [[nodiscard]] std::vector<Bin> begun(NestLayout& out) const;
 
     const NestJob& m_job;
     std::uint64_t m_seed;
@@ -120,7 +122,7 @@ void Engine::prepare(std::size_t index) {
     const Part& part = m_job.parts[index];
     const Region grown = grownPart(part, m_half);
     std::vector<Turned> all;
-    for (const double turn : turnsOf(part)) {
+    for (const double turn : part.fixed ? std::vector<double>{} : turnsOf(part)) {
         const auto turning = Transform::turn(Angle::ofDegrees(turn));
         const auto box = shape::transformed(part.shape, turning).bounds().grownBy(m_half);
         if (grown.isEmpty()) continue;
@@ -155,12 +157,37 @@ bool Engine::openNext(std::vector<Bin>& bins) const {
     Bin bin{sheet, index, width, height,
             Grid(static_cast<int>(std::ceil(width / m_cell)) + 1,
                  static_cast<int>(std::ceil(height / m_cell)) + 1)};
-    if (!s.outline.empty()) {
-        const Region area = shape::regionOf({s.outline});
-        bin.grid.blockOutside(shape::transformed(area, Transform::moveBy(m_half, m_half)), m_cell);
+    if (!s.outline.isEmpty()) {
+        bin.grid.blockOutside(shape::transformed(s.outline, Transform::moveBy(m_half, m_half)), m_cell);
     }
     bins.push_back(std::move(bin));
     return true;
+}
+
+std::vector<Bin> Engine::begun(NestLayout& out) const {
+    std::vector<Bin> bins;
+    for (std::size_t p = 0; p < m_job.parts.size(); ++p) {
+        const auto& fixed = m_job.parts[p].fixed;
+        if (!fixed) continue;
+        const auto isThere = [&](const Bin& bin) {
+            return bin.sheet == fixed->sheet && bin.index == fixed->sheetIndex;
+        };
+        auto bin = std::find_if(bins.begin(), bins.end(), isThere);
+        while (bin == bins.end() && openNext(bins))
+            bin = isThere(bins.back()) ? bins.end() - 1 : bins.end();
+        if (bin == bins.end()) continue; // a sheet that is not there: in nobody's way
+        const auto where = Transform::moveBy(fixed->x + m_half, fixed->y + m_half) *
+                           Transform::turn(Angle::ofDegrees(fixed->rotation));
+        const auto grown = shape::transformed(grownPart(m_job.parts[p], m_half), where);
+        const auto box = grown.bounds();
+        const double left = std::floor(box.left / m_cell), top = std::floor(box.top / m_cell);
+        const auto stamp = stampOf(grown, {left * m_cell, top * m_cell, box.right, box.bottom}, m_cell);
+        bin->grid.fill(stamp, static_cast<int>(left), static_cast<int>(top));
+        const auto bare = shape::transformed(m_job.parts[p].shape, where).bounds();
+        bin->used = std::max(bin->used, std::min(bare.bottom, bin->height) - m_half);
+        out.placed.push_back({*fixed, p, 0});
+    }
+    return bins;
 }
 
 bool Engine::placeIn(const Item& item, Bin& bin, NestLayout& out, double heightWeight) const {
@@ -182,8 +209,10 @@ bool Engine::placeIn(const Item& item, Bin& bin, NestLayout& out, double heightW
     bin.grid.fill(best->stamp, bestColumn, bestRow);
     const double top = bestRow * m_cell;
     bin.used = std::max(bin.used, top + best->stamp.height - 2 * m_half);
-    out.placed.push_back({item.part, item.copy, bin.sheet, bin.index, best->rotation,
-                          bestColumn * m_cell - m_half - best->corner.x, top - m_half - best->corner.y});
+    out.placed.push_back({{bin.sheet, bin.index, best->rotation,
+                           bestColumn * m_cell - m_half - best->corner.x, top - m_half - best->corner.y},
+                          item.part,
+                          item.copy});
     return true;
 }
 
@@ -208,7 +237,7 @@ NestLayout Engine::round(int number, const up::Job& control, bool mayStop) const
     Random random(m_seed * 1'000'003 + static_cast<std::uint64_t>(number));
     const double heightWeight = number == 0 ? 1.0 : random.between(0.4, 1.0);
     NestLayout out;
-    std::vector<Bin> bins;
+    auto bins = begun(out);
     for (const Item& item : orderFor(number, random)) {
         if (mayStop && control.stopped()) return {};
         if (!place(item, bins, out, heightWeight))
@@ -221,6 +250,11 @@ NestLayout Engine::round(int number, const up::Job& control, bool mayStop) const
     out.sheetsUsed =
         static_cast<int>(std::count_if(bins.begin(), bins.end(), [](const Bin& b) { return b.used > 0; }));
     out.usedHeight = bins.empty() ? 0 : bins.back().used;
+    if (!bins.empty()) {
+        out.lastSheet = bins.back().index + 1;
+        for (std::size_t i = 0; i < bins.back().sheet; ++i)
+            out.lastSheet += m_job.sheets[i].count;
+    }
     return out;
 }
 

@@ -203,13 +203,13 @@ std::optional<NestLayout> Assembly::onSheet() const {
         if (box.width() > sheet.width + 2 * over || box.height() > sheet.height) continue;
         if (best && box.height() >= best->usedHeight) continue;
         NestLayout out;
-        out.sheetsUsed = 1;
+        out.sheetsUsed = out.lastSheet = 1;
         out.usedHeight = box.height();
         const Point corner{std::min(-box.left, (sheet.width - box.width()) / 2 - box.left), -box.top};
         for (const auto& item : m_items) {
             const Point at = mapped(turn, {}, item.at) + corner;
             const auto whole = measure::Angle::ofDegrees(item.turn.degrees + degrees).normal();
-            out.placed.push_back({item.part, item.copy, 0, 0, whole.degrees(), at.x, at.y});
+            out.placed.push_back({{0, 0, whole.degrees(), at.x, at.y}, item.part, item.copy});
         }
         best = std::move(out);
     }
@@ -219,7 +219,8 @@ std::optional<NestLayout> Assembly::onSheet() const {
 } // namespace
 
 std::optional<NestLayout> reassembled(const NestJob& job) {
-    if (job.spacing > 0 || job.sheets.empty() || !job.sheets.front().outline.empty()) return std::nullopt;
+    if (job.spacing > 0 || job.sheets.empty() || !job.sheets.front().outline.isEmpty() || hasFixed(job))
+        return std::nullopt;
     Assembly assembly(job);
     return assembly.assemble() ? assembly.onSheet() : std::nullopt;
 }

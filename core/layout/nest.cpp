@@ -13,6 +13,7 @@
 #include <map>
 #include <memory>
 #include <mutex>
+#include <set>
 #include <thread>
 #include <tuple>
 
@@ -28,8 +29,16 @@ constexpr std::size_t mostPieces = 3000; ///< that are squeezed: each pair of th
 
 bool better(const NestLayout& a, const NestLayout& b) {
     if (a.unplaced.size() != b.unplaced.size()) return a.unplaced.size() < b.unplaced.size();
-    if (a.sheetsUsed != b.sheetsUsed) return a.sheetsUsed < b.sheetsUsed;
+    if (a.lastSheet != b.lastSheet) return a.lastSheet < b.lastSheet;
     return a.usedHeight < b.usedHeight - 1e-9;
+}
+
+/// Which of all sheets, counted from 1.
+int ordinalOf(const NestJob& job, std::pair<std::size_t, int> sheet) {
+    int out = sheet.second + 1;
+    for (std::size_t i = 0; i < sheet.first; ++i)
+        out += job.sheets[i].count;
+    return out;
 }
 
 /// A layout that is made better step by step.
@@ -44,6 +53,8 @@ public:
         m_squeezer = std::make_unique<Squeezer>(pieces(), std::move(there), places(), seed);
     }
     bool round(const Squeezer::Enough& enough) { return m_squeezer->round(enough); }
+    /// Nothing can be better any more.
+    [[nodiscard]] bool isDone() const { return m_squeezer->isDone(); }
     [[nodiscard]] int steps() const { return m_squeezer->steps(); }
     [[nodiscard]] NestLayout layout() const;
 
@@ -51,7 +62,8 @@ private:
     [[nodiscard]] std::vector<Piece> pieces() const {
         std::vector<Piece> out;
         for (const auto& placed : m_from.placed)
-            out.push_back({&m_forms[placed.part], m_job.parts[placed.part].rotations, false});
+            out.push_back({&m_forms[placed.part], m_job.parts[placed.part].rotations,
+                           m_job.parts[placed.part].fixed.has_value()});
         return out;
     }
     [[nodiscard]] std::vector<Place> places() const {
@@ -87,15 +99,14 @@ std::vector<Bay> Improvement::bays() {
     for (const auto& [sheet, index] : m_sheets) {
         const auto& s = m_job.sheets[sheet];
         out.push_back({s.width + 2 * m_half, s.height + 2 * m_half, {}});
-        if (!s.outline.empty()) out.back().outside = outsideOf(s);
+        if (!s.outline.isEmpty()) out.back().outside = outsideOf(s);
     }
     return out;
 }
 
 Laid Improvement::outsideOf(const Sheet& sheet) {
     const Box frame = Box{0, 0, sheet.width + 2 * m_half, sheet.height + 2 * m_half}.grownBy(10);
-    const auto there =
-        shape::transformed(shape::regionOf({sheet.outline}), shape::Transform::moveBy(m_half, m_half));
+    const auto there = shape::transformed(sheet.outline, shape::Transform::moveBy(m_half, m_half));
     m_outsides.push_back(std::make_unique<Form>(formOf(shape::subtract(shape::rectangle(frame), there))));
     Laid out;
     out.lay(*m_outsides.back(), {}, {});
@@ -109,10 +120,15 @@ NestLayout Improvement::layout() const {
         const auto place = best.place(i);
         auto& placed = out.placed[i];
         std::tie(placed.sheet, placed.sheetIndex) = m_sheets[place.bay];
+        if (m_job.parts[placed.part].fixed) continue;
         placed.rotation = measure::Angle::ofDegrees(place.turn.degrees).normal().degrees();
         placed.x = place.at.x - m_half, placed.y = place.at.y - m_half;
     }
-    out.sheetsUsed = static_cast<int>(m_squeezer->bays());
+    std::set<std::pair<std::size_t, int>> used;
+    for (const auto& placed : out.placed)
+        used.emplace(placed.sheet, placed.sheetIndex);
+    out.sheetsUsed = static_cast<int>(used.size());
+    out.lastSheet = ordinalOf(m_job, *used.rbegin());
     out.usedHeight = std::max(0.0, m_squeezer->used() - 2 * m_half);
     return out;
 }
@@ -175,8 +191,11 @@ NestLayout nest(const NestJob& job, const NestOptions& options, up::Job& control
     auto starts = constructed(job, options, control, few, until(first));
     NestLayout best = starts.front();
     if (best.placed.empty()) return best;
-    for (auto& special : {inRows(job), reassembled(job)})
-        if (special && better(*special, best)) best = starts.front() = *special;
+    std::vector<NestLayout> special;
+    if (auto rows = rowsOf(job)) special.push_back(std::move(rows->layout));
+    if (auto whole = reassembled(job)) special.push_back(std::move(*whole));
+    for (auto& found : special)
+        if (better(found, best)) best = starts.front() = std::move(found);
     constexpr double full = 0.9995;
     if (best.sheetsUsed == 1 && density(job, best) > full) return best;
     if (best.placed.size() > mostPieces) return best;
@@ -187,7 +206,7 @@ NestLayout nest(const NestJob& job, const NestOptions& options, up::Job& control
             until(starts.size() == 1 ? 0
                                      : first + (beginning - first) * static_cast<double>(i + 1) /
                                                    static_cast<double>(starts.size()));
-        while (timed && !enough())
+        while (timed && !next->isDone() && !enough())
             next->round(enough);
         if (!leading || better(next->layout(), leading->layout())) leading = std::move(next);
     }
@@ -197,12 +216,16 @@ NestLayout nest(const NestJob& job, const NestOptions& options, up::Job& control
             control.progress(std::min(1.0, static_cast<double>(leading->steps() + 1) / options.rounds));
         return inTime() || (!timed && leading->steps() + 1 >= options.rounds);
     };
-    while (!enough())
+    while (!leading->isDone() && !enough())
         leading->round(enough);
     NestLayout found = leading->layout();
     if (better(found, best)) best = std::move(found);
     control.progress(1);
     return best;
+}
+
+bool hasFixed(const NestJob& job) {
+    return std::any_of(job.parts.begin(), job.parts.end(), [](const Part& p) { return p.fixed.has_value(); });
 }
 
 double density(const NestJob& job, const NestLayout& layout) {

@@ -6,6 +6,7 @@
 #include "core/shape/region.hpp"
 
 #include <cstdint>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -15,7 +16,15 @@ struct Sheet {
     std::string id;
     double width = 0, height = 0; ///< mm; the sheet is [0,width]×[0,height]
     int count = 1;                ///< 1: a roll, least height wins; more: fewest sheets first
-    shape::Ring outline;          ///< an irregular sheet; empty = the rectangle
+    shape::Region outline;        ///< an irregular sheet, perhaps with holes; empty = the rectangle
+};
+
+/// A point of the part's shape, turned by `rotation` degrees about the origin and moved by (x, y), is on the
+/// sheet.
+struct Spot {
+    std::size_t sheet = 0;
+    int sheetIndex = 0;
+    double rotation = 0, x = 0, y = 0;
 };
 
 struct Part {
@@ -23,6 +32,8 @@ struct Part {
     shape::Region shape; ///< may have holes and several islands (they move together)
     int copies = 1;
     std::vector<double> rotations; ///< allowed turns in degrees; empty = any
+    /// It lies there already and stays, whatever it touches; all else keeps its distance from it. One copy.
+    std::optional<Spot> fixed{};
 };
 
 struct NestJob {
@@ -31,14 +42,9 @@ struct NestJob {
     std::vector<Part> parts;
 };
 
-/// A point of the part's shape, turned by `rotation` degrees about the origin and moved by (x, y), is on the
-/// sheet.
-struct Placed {
+struct Placed : Spot {
     std::size_t part = 0;
     int copy = 0;
-    std::size_t sheet = 0;
-    int sheetIndex = 0;
-    double rotation = 0, x = 0, y = 0;
 };
 
 enum class WhyNot : std::uint8_t { largerThanEverySheet, noRoomLeft };
@@ -50,10 +56,11 @@ struct Unplaced {
 };
 
 struct NestLayout {
-    std::vector<Placed> placed;
+    std::vector<Placed> placed; ///< the fixed ones as well
     std::vector<Unplaced> unplaced;
     int sheetsUsed = 0;
-    double usedHeight = 0; ///< mm, on the last sheet used
+    int lastSheet = 0;     ///< which of all sheets, counted from 1, is the last one used
+    double usedHeight = 0; ///< mm, on that sheet
 };
 
 struct NestOptions {
@@ -70,6 +77,8 @@ struct NestOptions {
 /// Method: a first layout, one part after the other (`construct`), which is then squeezed into less and less
 ///         room (`squeeze`).
 [[nodiscard]] NestLayout nest(const NestJob& job, const NestOptions& options, up::Job& control);
+
+[[nodiscard]] bool hasFixed(const NestJob& job);
 
 /// Area of the parts placed over the area of the sheets used (the used strip of the last one), 0..1.
 [[nodiscard]] double density(const NestJob& job, const NestLayout& layout);

@@ -87,9 +87,9 @@ std::vector<double> turnsToTry(const Part& part) {
 
 } // namespace
 
-std::optional<NestLayout> inRows(const NestJob& job) {
-    if (job.parts.size() != 1 || job.sheets.size() != 1 || !job.sheets[0].outline.empty() ||
-        job.sheets[0].count != 1 || job.parts[0].copies < 2)
+std::optional<Rows> rowsOf(const NestJob& job) {
+    if (job.parts.size() != 1 || job.sheets.size() != 1 || !job.sheets[0].outline.isEmpty() ||
+        job.sheets[0].count != 1 || job.parts[0].copies < 2 || hasFixed(job))
         return std::nullopt;
     const auto& part = job.parts[0];
     const double half = halfSpacing(job);
@@ -114,7 +114,7 @@ std::optional<NestLayout> inRows(const NestJob& job) {
         }
     if (!best) return std::nullopt;
     NestLayout out;
-    out.sheetsUsed = 1, out.usedHeight = least - 2 * half;
+    out.sheetsUsed = out.lastSheet = 1, out.usedHeight = least - 2 * half;
     const int across = fitting(*best, width);
     for (int i = 0; i < part.copies; ++i) {
         const int column = i % across, row = i / across;
@@ -122,9 +122,9 @@ std::optional<NestLayout> inRows(const NestJob& job) {
         const Point at = (second ? best->secondAt : best->firstAt) +
                          Point{column / 2 * best->pitch + (second ? best->toSecond : 0), row * best->height};
         const auto turn = measure::Angle::ofDegrees((second ? best->second : best->first).degrees).normal();
-        out.placed.push_back({0, i, 0, 0, turn.degrees(), at.x - half, at.y - half});
+        out.placed.push_back({{0, 0, turn.degrees(), at.x - half, at.y - half}, 0, i});
     }
-    return out;
+    return Rows{std::move(out), best->height, (part.copies + across - 1) / across};
 }
 
 } // namespace up::layout

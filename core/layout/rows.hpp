@@ -8,9 +8,15 @@
 
 namespace up::layout {
 
+struct Rows {
+    NestLayout layout;
+    double height = 0; ///< mm, of one row
+    int count = 0;
+};
+
 /// All copies of the one part of the job in rows on its roll, as close as they get, in the turn that uses
 /// least; every other one is turned by half a turn where that is allowed and saves web. Nothing when the job
 /// has several parts or sheets, or the roll is too short.
-[[nodiscard]] std::optional<NestLayout> inRows(const NestJob& job);
+[[nodiscard]] std::optional<Rows> rowsOf(const NestJob& job);
 
 } // namespace up::layout

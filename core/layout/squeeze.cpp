@@ -32,9 +32,18 @@ double weighed(const std::vector<Clash>& clashes, Weights& weights) {
 Squeezer::Squeezer(std::vector<Piece> pieces, std::vector<Bay> bays, const std::vector<Place>& places,
                    std::uint64_t seed)
     : m_pieces(std::move(pieces)), m_bays(std::move(bays)), m_random(seed), m_weights(m_pieces.size()),
-      m_best(m_pieces, places), m_used(m_best.usedOf(m_bays.size() - 1)) {
+      m_best(m_pieces, places) {
+    measureUse();
     for (const auto& bay : m_bays)
         if (!bay.outside.isEmpty()) bay.outside.makeReady();
+}
+
+void Squeezer::measureUse() {
+    const auto last = m_bays.size() - 1;
+    m_used = m_best.usedOf(last), m_floor = 0;
+    for (std::size_t i = 0; i < m_pieces.size(); ++i)
+        if (m_pieces[i].fixed && m_best.bay(i) == last)
+            m_floor = std::max(m_floor, m_best.laid(i).box().bottom);
 }
 
 /// Pairs that meet gain weight, the deepest most. Source: Umetani et al.,
@@ -177,7 +186,7 @@ void Squeezer::settle(Arrangement& now) {
 
 bool Squeezer::round(const Enough& enough) {
     const auto bays = m_bays;
-    auto now = shortened(m_best, m_used * (1 - m_share));
+    auto now = shortened(m_best, std::max(m_floor, m_used * (1 - m_share)));
     bool found = separate(now, enough);
     if (!found && m_failed > 3 && !enough()) {
         exchangeTwo(now);
@@ -188,7 +197,7 @@ bool Squeezer::round(const Enough& enough) {
         m_best = std::move(now);
         while (m_bays.size() > 1 && m_best.usedOf(m_bays.size() - 1) <= 0)
             m_bays.pop_back(); // everything found room in the others
-        m_used = m_best.usedOf(m_bays.size() - 1);
+        measureUse();
         m_share = std::min(mostShare, m_share * 1.2);
         m_failed = 0;
         return true;

@@ -24,6 +24,8 @@ public:
     /// Goes on until `enough` says so; asked often. True when it found something better than before.
     using Enough = std::function<bool()>;
     bool round(const Enough& enough);
+    /// The last bay holds nothing that may move below what is fixed in it.
+    [[nodiscard]] bool isDone() const { return m_used <= m_floor + 1e-6; }
 
     /// The best so far, without overlaps.
     [[nodiscard]] const Arrangement& best() const { return m_best; }
@@ -45,6 +47,8 @@ private:
     void weigh(const std::vector<Clash>& clashes);
     [[nodiscard]] Arrangement shortened(const Arrangement& from, double height);
     void exchangeTwo(Arrangement& now);
+    /// After the last bay has become another or shorter.
+    void measureUse();
 
     std::vector<Piece> m_pieces;
     std::vector<Bay> m_bays; ///< the last one as short as it is tried
@@ -52,6 +56,7 @@ private:
     Weights m_weights;
     Arrangement m_best;
     double m_used = 0;
+    double m_floor = 0;     ///< how far down the last bay fixed pieces lie
     double m_share = 0.002; ///< of the height that is taken away next
     int m_steps = 0;
     int m_failed = 0; ///< times one after the other

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/now_plan.hpp"
 
+#include "core/plan/remains.hpp"
 #include "core/plan/stitch_plan.hpp"
 
 #include <algorithm>
@@ -134,7 +135,12 @@ Now nowOn(Tread tread, const Block& block, const BlockPlan& plan, const TracePla
             now.what = What::layOut;
             return now;
         }
-        return chunkWise(tread, block, trace);
+        now = chunkWise(tread, block, trace);
+        if (now.what == What::goOn && !cutSheets(block, trace).empty()) {
+            now = onTread(tread, block);
+            now.what = What::putAway;
+        }
+        return now;
     case Tread::bond:
     case Tread::cut: return chunkWise(tread, block, trace);
     case Tread::lay: return laying(block, plan);

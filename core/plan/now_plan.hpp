@@ -7,7 +7,7 @@
 
 namespace up::plan {
 
-enum class What : std::uint8_t { importDrawing, layOut, step, trim, goOn, allDone };
+enum class What : std::uint8_t { importDrawing, layOut, step, putAway, trim, goOn, allDone };
 
 /// Where work can hurt; said at the step. Source: common practice.
 enum class Caution : std::uint8_t { none, iron, scissors, rotary, needle };

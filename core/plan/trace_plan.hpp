@@ -1,13 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// A block through the layout engine: reversed pieces on the web, grouped by fabric; chunks, patches and what
-// is used.
+// What a chosen layout means: lines, chunks with their rough cuts and patches, sheets and what they cost.
 #pragma once
 
-#include "core/base/job.hpp"
 #include "core/press/patch.hpp"
 #include "core/quilt/quilt.hpp"
-
-#include <cstdint>
 
 namespace up::plan {
 
@@ -16,37 +12,51 @@ inline constexpr measure::Length roughCutMargin = measure::Length::ofInches(1, 4
 /// Room for the scissors between two pieces of one fabric. Source: common practice.
 inline constexpr measure::Length scissorsWidth = measure::Length::ofInches(1, 8);
 
-struct TraceOptions {
-    double seconds = 2;
-    int rounds = 0; ///< as layout::NestOptions
-    std::uint64_t seed = 1;
-};
-
-/// Lays the block's reversed pieces out on its web: pieces of one fabric close together, fabrics a double
-/// rough-cut margin apart, true outlines. Pieces that do not fit are named with the reason. Pieces already
-/// traced stay where they are; the rest goes below them on a roll, on further sheets otherwise. Errors:
-/// Code::nothingToDo when the block has no pieces or no web.
-[[nodiscard]] Result<quilt::Layout> layOut(const quilt::Quilt& quilt, const quilt::Block& block,
-                                           const TraceOptions& options, up::Job& control);
-
 /// Pieces that are rough cut and bonded together.
 struct Chunk {
     FabricId fabric;
+    int number = 0; ///< as in quilt::Traced
     int sheet = 0;
-    std::vector<PieceId> pieces; ///< bottom first
-    shape::Region roughCut;      ///< on the sheet, mm: where the scissors go
+    std::vector<PieceId> pieces;                            ///< bottom first
+    shape::Region roughCut;                                 ///< on the sheet, mm: where the scissors go
+    std::vector<std::pair<PieceId, shape::Region>> windows; ///< on the sheet, mm: cut out of the web
+    std::optional<quilt::Strip> strip;                      ///< its pieces lie in strips
     press::Patch patch;
+};
+
+/// One sheet that pieces lie on.
+struct SheetUse {
+    int number = 0; ///< as in quilt::Traced
+    quilt::WebSheet from;
+    shape::Region area;   ///< all of it, mm; a roll as far as it is used
+    measure::Length used; ///< to the lowest line, rounded up to the next ¼ in
+    bool roll = false;    ///< a length of the roll
+    double taken = 0;     ///< mm²: within the rough cuts, without windows
 };
 
 struct TracePlan {
     std::vector<Chunk> chunks;                             ///< by fabric, then by number
     std::vector<std::pair<PieceId, shape::Outline>> lines; ///< the traced outlines on their sheets
-    int sheets = 0;
-    measure::Length used; ///< of the roll, or of the last sheet: rounded up to the next ¼ in
-    bool stale = false;   ///< pieces are missing in the layout
+    std::vector<SheetUse> sheets;                          ///< those with pieces on them
+    bool stale = false;                                    ///< pieces are missing in the layout
 };
 
 /// What the chosen layout means; empty when the block has none.
-[[nodiscard]] TracePlan planTrace(const quilt::Block& block);
+[[nodiscard]] TracePlan planTrace(const quilt::Quilt& quilt, const quilt::Block& block);
+/// The same of another layout of the block's pieces.
+[[nodiscard]] TracePlan planTrace(const quilt::Quilt& quilt, const quilt::Block& block,
+                                  const quilt::Layout& layout);
+
+/// What a layout costs.
+struct TraceCost {
+    measure::Length roll; ///< new web off the roll
+    int sheets = 0;       ///< new sheets
+    int offCuts = 0;      ///< off-cuts used
+    int chunks = 0;       ///< rough cuts, windows included
+    measure::Length cuts; ///< all rough cuts and windows together, along the scissors' way
+    int unplaced = 0;     ///< pieces without room
+    [[nodiscard]] bool needsNewWeb() const { return roll.mm() > 0 || sheets > 0; }
+};
+[[nodiscard]] TraceCost costOf(const TracePlan& plan, const quilt::Layout& layout);
 
 } // namespace up::plan

@@ -35,4 +35,9 @@ Transform onSheet(const Traced& traced) {
     return Transform::moveBy(traced.x, traced.y) * Transform::turn(traced.turn);
 }
 
+WebSheet sheetOf(const Layout& layout, int sheet) {
+    const auto index = static_cast<std::size_t>(sheet);
+    return index < layout.sheets.size() ? layout.sheets[index] : WebSheet{};
+}
+
 } // namespace up::quilt

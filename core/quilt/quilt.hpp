@@ -11,6 +11,7 @@
 #include "core/quilt/recipe.hpp"
 #include "core/quilt/step.hpp"
 #include "core/shape/path.hpp"
+#include "core/shape/ring.hpp"
 
 #include <array>
 #include <optional>
@@ -26,11 +27,22 @@ using up::Colour;
 /// Keys of a file that this version does not know, as JSON text; written back as they were. Empty = none.
 using Extra = std::string;
 
+/// How a fabric's print runs.
+enum class Print : std::uint8_t {
+    plain,   ///< any way
+    striped, ///< along a line, either way up: stripes, wood grain, dots in rows
+    oneWay   ///< with a top and a bottom
+};
+inline constexpr std::array<std::string_view, 3> printKeys{"plain", "striped", "oneWay"};
+
 struct Fabric {
     FabricId id;
     std::string name;
     Colour colour;
     Extra extra;
+    Print print = Print::plain;
+    /// How far stripes may lie off the wanted way. Source: common practice.
+    Angle tolerance = Angle::ofDegrees(5);
     bool operator==(const Fabric&) const = default;
 };
 
@@ -62,6 +74,16 @@ struct Web {
     bool operator==(const Web&) const = default;
 };
 
+/// Web left over that is worth keeping: [0, …] mm both ways, perhaps with holes.
+struct OffCut {
+    OffCutId id;
+    WebId web;            ///< what it is of
+    shape::Rings outline; ///< as of a shape::Region
+    std::string from;     ///< the block it was left over from
+    Extra extra;
+    bool operator==(const OffCut&) const = default;
+};
+
 /// Where a piece lies, relative to where the drawing has it: turned about its own middle, then moved.
 struct Placement {
     Length right, down;
@@ -86,6 +108,10 @@ struct Piece {
     Work work;
     std::optional<Recipe> recipe; ///< of a built-in shape
     Extra extra;
+    /// How the stripes of a printed fabric are to run over it, seen from the front as it is drawn: 0° to the
+    /// right, 90° down. None: it doesn't matter.
+    std::optional<Angle> grain;
+    bool mayHaveWindow = true; ///< where there is room for one
     bool operator==(const Piece&) const = default;
     [[nodiscard]] bool hasMarks() const { return !marks->empty(); }
 };
@@ -94,10 +120,12 @@ struct Piece {
 /// moved by (x, y) mm lands on the sheet.
 struct Traced {
     PieceId piece;
-    int sheet = 0; ///< 0-based; always 0 on a roll
+    int sheet = 0; ///< which of the layout's sheets
     int chunk = 0; ///< pieces of one chunk are rough cut together
     double x = 0, y = 0;
     Angle turn;
+    bool pinned = false; ///< stays there when the rest is laid out again
+    bool window = false; ///< its middle is cut out of the web
     bool operator==(const Traced&) const = default;
 };
 
@@ -107,13 +135,40 @@ struct Unplaced {
     bool operator==(const Unplaced&) const = default;
 };
 
+/// What a layout lies on: a length of the roll, one of the web's sheets, or an off-cut.
+struct WebSheet {
+    OffCutId offCut;      ///< none: web from the roll or the packet
+    shape::Rings outline; ///< of the off-cut, which stays known when the off-cut is used up
+    bool putAway = false; ///< rough cut; what was left is in the stash
+    bool operator==(const WebSheet&) const = default;
+};
+
+/// Equal shapes cut from strips: how high web and fabric strips are cut.
+struct Strip {
+    int chunk = 0;
+    Length height;
+    int count = 1; ///< strips
+    bool operator==(const Strip&) const = default;
+};
+
 /// A tracing layout that was chosen; dropped by edits that change an outline.
 struct Layout {
     WebId web;
     std::vector<Traced> traced;
-    std::vector<Unplaced> unplaced;
+    std::vector<Unplaced> unplaced{};
+    std::vector<WebSheet> sheets{}; ///< by Traced::sheet; those past its end are new web
+    std::vector<Strip> strips{};
     bool operator==(const Layout&) const = default;
 };
+
+/// How pieces are gathered on the web.
+enum class School : std::uint8_t {
+    oneByOne, ///< each rough cut alone
+    byFabric, ///< all of a fabric close together, rough cut as one chunk
+    windowed, ///< smaller pieces in the windows of larger ones
+    strip     ///< equal shapes turned up and down in strips of their height
+};
+inline constexpr std::array<std::string_view, 4> schoolKeys{"oneByOne", "byFabric", "windowed", "strip"};
 
 enum class StitchKind : std::uint8_t { satin, zigzag, blanket, straight };
 /// As they are called in files, in that order.
@@ -140,6 +195,7 @@ struct Block {
     std::vector<Piece> pieces;  ///< bottom first
     std::vector<Layout> layout; ///< none or one
     Extra extra;
+    School school = School::byFabric;
     bool operator==(const Block&) const = default;
 };
 
@@ -160,6 +216,8 @@ struct Quilt {
     std::vector<Block> blocks;
     std::vector<Fabric> fabrics;
     std::vector<Web> webs;
+    std::vector<OffCut> offCuts;
+    Length leastOffCut = Length::ofInches(3, 2); ///< a circle so wide fits into what is worth keeping
     std::vector<Thread> threads;
     Shared<std::vector<LogEntry>> log;
     std::uint32_t nextId = 1;
@@ -186,5 +244,7 @@ template<class Items, class ItemId> [[nodiscard]] auto* find(Items& items, ItemI
 [[nodiscard]] shape::Outline reversed(const Piece& piece);
 /// Where a traced piece's reversed outline lies on its sheet.
 [[nodiscard]] shape::Transform onSheet(const Traced& traced);
+/// The layout's sheet of that number.
+[[nodiscard]] WebSheet sheetOf(const Layout& layout, int sheet);
 
 } // namespace up::quilt

@@ -57,8 +57,8 @@ layout::Sheet sheetFrom(const Node& node) {
     layout::Sheet sheet;
     sheet.id = node.at("id").text();
     if (node.has("outline")) {
-        sheet.outline = ringFrom(node.at("outline"));
-        const auto box = shape::boundsOf(sheet.outline);
+        sheet.outline = shape::regionOf(ringsFrom(node));
+        const auto box = sheet.outline.bounds();
         sheet.width = box.right;
         sheet.height = box.bottom;
     } else {
@@ -69,12 +69,27 @@ layout::Sheet sheetFrom(const Node& node) {
     return sheet;
 }
 
-layout::Part partFrom(const Node& node) {
+layout::Spot spotFrom(const Node& node, const std::vector<layout::Sheet>& sheets) {
+    const auto id = node.at("sheet").text();
+    const auto sheet =
+        std::find_if(sheets.begin(), sheets.end(), [&](const layout::Sheet& s) { return s.id == id; });
+    if (sheet == sheets.end()) node.at("sheet").complain("the id of a sheet");
+    return {static_cast<std::size_t>(sheet - sheets.begin()),
+            node.has("sheetIndex") ? static_cast<int>(node.at("sheetIndex").whole(0, sheet->count - 1)) : 0,
+            node.at("rotation").number(-36000, 36000), node.at("x").number(-1e5, 1e5),
+            node.at("y").number(-1e5, 1e5)};
+}
+
+layout::Part partFrom(const Node& node, const std::vector<layout::Sheet>& sheets) {
     layout::Part part;
     part.id = node.at("id").text();
     part.copies = node.has("copies") ? static_cast<int>(node.at("copies").whole(1, 100'000)) : 1;
     part.shape = shape::regionOf(ringsFrom(node));
     if (part.shape.area() < 1e-3) node.at("outline").complain("an outline with some area");
+    if (node.has("fixed")) {
+        part.fixed = spotFrom(node.at("fixed"), sheets);
+        if (part.copies != 1) node.at("copies").complain("1 where the piece is fixed");
+    }
     if (!node.has("rotations") || node.at("rotations").raw() == "any") return part;
     for (const auto& turn : node.at("rotations").items())
         part.rotations.push_back(turn.number(-36000, 36000));
@@ -159,7 +174,7 @@ Result<layout::NestJob> readNestJob(const std::string& text, const std::string& 
         if (job.sheets.empty()) node.at("sheets").complain("at least one sheet");
         job.spacing = node.has("spacing") ? node.at("spacing").number(0, 1e4) : 0;
         for (const auto& part : node.at("pieces").items())
-            job.parts.push_back(partFrom(part));
+            job.parts.push_back(partFrom(part, job.sheets));
         return job;
     });
 }

@@ -28,8 +28,28 @@ Colour colourFrom(const Node& node) {
     return *colour;
 }
 
-template<class Item, class I> Item colourfulFrom(const Node& node) {
-    Item out{idFrom<I>(node, "id"), node.at("name").text(), colourFrom(node.at("colour")), ""};
+/// One of those words, by its place among them.
+template<class Word, std::size_t n>
+Word wordFrom(const Node& node, const std::array<std::string_view, n>& keys, const char* expected) {
+    const auto at = std::find(keys.begin(), keys.end(), node.text());
+    if (at == keys.end()) node.complain(expected);
+    return static_cast<Word>(at - keys.begin());
+}
+
+Thread threadFrom(const Node& node) {
+    Thread out{idFrom<ThreadId>(node, "id"), node.at("name").text(), colourFrom(node.at("colour")), ""};
+    out.extra = node.rest();
+    return out;
+}
+
+Fabric fabricFrom(const Node& node) {
+    Fabric out{};
+    out.id = idFrom<FabricId>(node, "id");
+    out.name = node.at("name").text();
+    out.colour = colourFrom(node.at("colour"));
+    if (node.has("print"))
+        out.print = wordFrom<Print>(node.at("print"), printKeys, "plain, striped or oneWay");
+    if (node.has("stripesWithin")) out.tolerance = Angle::ofDegrees(node.at("stripesWithin").number(0, 45));
     out.extra = node.rest();
     return out;
 }
@@ -50,6 +70,31 @@ Web webFrom(const Node& node) {
     web.final = pressingFrom(node.at("final"));
     web.extra = node.rest();
     return web;
+}
+
+shape::Rings ringsFrom(const Node& node) {
+    shape::Rings out;
+    for (const auto& ring : node.items()) {
+        out.emplace_back();
+        for (const auto& point : ring.items()) {
+            const auto at = point.items();
+            if (at.size() != 2) point.complain("two numbers");
+            out.back().push_back({at[0].number(-1e5, 1e5), at[1].number(-1e5, 1e5)});
+        }
+        if (out.back().size() < 3) ring.complain("at least three points");
+    }
+    return out;
+}
+
+OffCut offCutFrom(const Node& node) {
+    OffCut out{};
+    out.id = idFrom<OffCutId>(node, "id");
+    out.web = idFrom<WebId>(node, "web", 0);
+    out.outline = ringsFrom(node.at("outline"));
+    if (out.outline.empty()) node.at("outline").complain("at least one ring");
+    if (node.has("from")) out.from = node.at("from").text();
+    out.extra = node.rest();
+    return out;
 }
 
 std::vector<shape::Contour> contoursFrom(const Node& node, bool closed) {
@@ -110,17 +155,30 @@ Piece pieceFrom(const Node& node) {
     piece.marks = contoursFrom(node.at("marks"), false);
     if (node.has("dotted")) piece.dotted = contoursFrom(node.at("dotted"), false);
     if (knowsRecipe(node.raw())) piece.recipe = recipeFrom(node.at("recipe"));
+    if (node.has("grain")) piece.grain = Angle::ofDegrees(node.at("grain").number(-360, 360));
+    if (node.has("mayHaveWindow")) piece.mayHaveWindow = node.at("mayHaveWindow").yes();
     piece.extra = node.rest();
     return piece;
 }
 
 Layout layoutFrom(const Node& node) {
-    Layout layout{idFrom<WebId>(node, "web"), {}, {}};
+    Layout layout{idFrom<WebId>(node, "web"), {}, {}, {}, {}};
     for (const auto& t : node.at("traced").items())
         layout.traced.push_back(
             {idFrom<PieceId>(t, "piece"), static_cast<int>(t.at("sheet").whole(0, 10'000)),
              static_cast<int>(t.at("chunk").whole(0, 100'000)), t.at("x").number(-1e5, 1e5),
-             t.at("y").number(-1e5, 1e5), Angle::ofDegrees(t.at("turn").number(-360, 360))});
+             t.at("y").number(-1e5, 1e5), Angle::ofDegrees(t.at("turn").number(-360, 360)),
+             t.has("pinned") && t.at("pinned").yes(), t.has("window") && t.at("window").yes()});
+    if (node.has("sheets"))
+        for (const auto& s : node.at("sheets").items())
+            layout.sheets.push_back({s.has("offCut") ? idFrom<OffCutId>(s, "offCut", 0) : OffCutId{},
+                                     s.has("outline") ? ringsFrom(s.at("outline")) : shape::Rings{},
+                                     s.at("putAway").yes()});
+    if (node.has("strips"))
+        for (const auto& s : node.at("strips").items())
+            layout.strips.push_back({static_cast<int>(s.at("chunk").whole(0, 100'000)),
+                                     lengthFrom(s.at("height"), 0.1, 10'000),
+                                     static_cast<int>(s.at("count").whole(1, 10'000))});
     for (const auto& u : node.at("unplaced").items())
         layout.unplaced.push_back({idFrom<PieceId>(u, "piece"), u.at("reason").text()});
     return layout;
@@ -128,11 +186,8 @@ Layout layoutFrom(const Node& node) {
 
 /// Files before the edge stitch was kept have none: the usual one.
 quilt::EdgeStitch edgeFrom(const Node& node) {
-    constexpr auto& names = quilt::stitchKeys;
-    const auto name = node.at("stitch").text();
-    const auto at = std::find(names.begin(), names.end(), name);
-    if (at == names.end()) node.at("stitch").complain("satin, zigzag, blanket or straight");
-    return {static_cast<quilt::StitchKind>(at - names.begin()), lengthFrom(node.at("width"), 0.1, 25.4)};
+    return {wordFrom<StitchKind>(node.at("stitch"), stitchKeys, "satin, zigzag, blanket or straight"),
+            lengthFrom(node.at("width"), 0.1, 25.4)};
 }
 
 Reading readingFrom(const Node& node) {
@@ -156,6 +211,9 @@ Block blockFrom(const Node& node) {
     for (const auto& p : node.at("pieces").items())
         block.pieces.push_back(pieceFrom(p));
     if (node.has("layout")) block.layout.push_back(layoutFrom(node.at("layout")));
+    if (node.has("school"))
+        block.school =
+            wordFrom<School>(node.at("school"), schoolKeys, "oneByOne, byFabric, windowed or strip");
     block.extra = node.rest();
     return block;
 }
@@ -188,6 +246,9 @@ void settle(Quilt& quilt) {
     expectDifferentIds(quilt.fabrics, "fabrics", highest);
     expectDifferentIds(quilt.threads, "threads", highest);
     expectDifferentIds(quilt.webs, "webs", highest);
+    expectDifferentIds(quilt.offCuts, "offCuts", highest);
+    for (auto& offCut : quilt.offCuts)
+        if (!find(quilt.webs, offCut.web)) offCut.web = {};
     expectDifferentIds(quilt.blocks, "blocks", highest);
     for (auto& block : quilt.blocks) {
         expectDifferentIds(block.pieces, "pieces of block " + block.name, highest);
@@ -213,11 +274,15 @@ Quilt quiltFrom(const Node& node) {
     quilt.sashing = lengthFrom(node.at("sashing"), 0, 10'000);
     quilt.nextId = static_cast<std::uint32_t>(node.at("nextId").whole(1, mostId));
     for (const auto& f : node.at("fabrics").items())
-        quilt.fabrics.push_back(colourfulFrom<Fabric, FabricId>(f));
+        quilt.fabrics.push_back(fabricFrom(f));
     for (const auto& t : node.at("threads").items())
-        quilt.threads.push_back(colourfulFrom<Thread, ThreadId>(t));
+        quilt.threads.push_back(threadFrom(t));
     for (const auto& w : node.at("webs").items())
         quilt.webs.push_back(webFrom(w));
+    if (node.has("offCuts"))
+        for (const auto& o : node.at("offCuts").items())
+            quilt.offCuts.push_back(offCutFrom(o));
+    if (node.has("leastOffCut")) quilt.leastOffCut = lengthFrom(node.at("leastOffCut"), 1, 1000);
     for (const auto& b : node.at("blocks").items())
         quilt.blocks.push_back(blockFrom(b));
     std::vector<LogEntry> log;

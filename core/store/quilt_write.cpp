@@ -16,9 +16,37 @@ void addExtra(Json& out, const Extra& extra) {
         out[key] = value;
 }
 
-Json colourful(std::uint32_t id, const std::string& name, Colour colour, const Extra& extra) {
-    Json out{{"id", id}, {"name", name}, {"colour", hex(colour)}};
-    addExtra(out, extra);
+Json thread(const Thread& t) {
+    Json out{{"id", t.id.value}, {"name", t.name}, {"colour", hex(t.colour)}};
+    addExtra(out, t.extra);
+    return out;
+}
+
+Json fabric(const Fabric& f) {
+    Json out{{"id", f.id.value}, {"name", f.name}, {"colour", hex(f.colour)}};
+    if (f.print != Print::plain) {
+        out["print"] = printKeys[static_cast<std::size_t>(f.print)];
+        out["stripesWithin"] = f.tolerance.degrees();
+    }
+    addExtra(out, f.extra);
+    return out;
+}
+
+Json rings(const shape::Rings& all) {
+    Json out = Json::array();
+    for (const auto& ring : all) {
+        Json points = Json::array();
+        for (const auto& p : ring)
+            points.push_back({p.x, p.y});
+        out.push_back(std::move(points));
+    }
+    return out;
+}
+
+Json offCut(const OffCut& o) {
+    Json out{{"id", o.id.value}, {"web", o.web.value}, {"outline", rings(o.outline)}};
+    if (!o.from.empty()) out["from"] = o.from;
+    addExtra(out, o.extra);
     return out;
 }
 
@@ -71,21 +99,34 @@ Json piece(const Piece& p) {
              {"marks", contours(*p.marks)}};
     if (!p.dotted->empty()) out["dotted"] = contours(*p.dotted);
     if (p.recipe) out["recipe"] = recipe(*p.recipe);
+    if (p.grain) out["grain"] = p.grain->degrees();
+    if (!p.mayHaveWindow) out["mayHaveWindow"] = false;
     addExtra(out, p.extra);
     return out;
 }
 
 Json layout(const Layout& l) {
     Json out{{"web", l.web.value}, {"traced", Json::array()}, {"unplaced", Json::array()}};
-    for (const auto& t : l.traced)
+    for (const auto& t : l.traced) {
         out["traced"].push_back({{"piece", t.piece.value},
                                  {"sheet", t.sheet},
                                  {"chunk", t.chunk},
                                  {"x", t.x},
                                  {"y", t.y},
                                  {"turn", t.turn.degrees()}});
+        if (t.pinned) out["traced"].back()["pinned"] = true;
+        if (t.window) out["traced"].back()["window"] = true;
+    }
     for (const auto& u : l.unplaced)
         out["unplaced"].push_back({{"piece", u.piece.value}, {"reason", u.reason}});
+    for (const auto& s : l.sheets) {
+        Json sheet{{"putAway", s.putAway}};
+        if (s.offCut) sheet["offCut"] = s.offCut.value;
+        if (!s.outline.empty()) sheet["outline"] = rings(s.outline);
+        out["sheets"].push_back(std::move(sheet));
+    }
+    for (const auto& s : l.strips)
+        out["strips"].push_back({{"chunk", s.chunk}, {"height", s.height.mm()}, {"count", s.count}});
     return out;
 }
 
@@ -105,6 +146,7 @@ Json block(const Block& b) {
         out["pieces"].push_back(piece(p));
     if (b.letters != Reading::unknown) out["letters"] = b.letters == Reading::asSeen ? "asSeen" : "mirrored";
     if (!b.layout.empty()) out["layout"] = layout(b.layout.front());
+    if (b.school != School::byFabric) out["school"] = schoolKeys[static_cast<std::size_t>(b.school)];
     addExtra(out, b.extra);
     return out;
 }
@@ -130,11 +172,14 @@ std::string writeQuilt(const Quilt& q) {
     for (const char* list : {"fabrics", "threads", "webs", "blocks", "log"})
         out[list] = Json::array();
     for (const auto& f : q.fabrics)
-        out["fabrics"].push_back(colourful(f.id.value, f.name, f.colour, f.extra));
+        out["fabrics"].push_back(fabric(f));
     for (const auto& t : q.threads)
-        out["threads"].push_back(colourful(t.id.value, t.name, t.colour, t.extra));
+        out["threads"].push_back(thread(t));
     for (const auto& w : q.webs)
         out["webs"].push_back(web(w));
+    for (const auto& o : q.offCuts)
+        out["offCuts"].push_back(offCut(o));
+    if (q.leastOffCut != Quilt{}.leastOffCut) out["leastOffCut"] = q.leastOffCut.mm();
     for (const auto& b : q.blocks)
         out["blocks"].push_back(block(b));
     for (const auto& e : *q.log)

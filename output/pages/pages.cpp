@@ -108,16 +108,17 @@ void addDotted(std::vector<sheet::Item>& items, const quilt::Piece& piece, const
 
 Result<std::vector<sheet::Page>> tracingPages(const Quilt& quilt, const Block& block,
                                               const PageOptions& options) {
-    const auto trace = plan::planTrace(block);
+    const auto trace = plan::planTrace(quilt, block);
     if (trace.lines.empty()) return failure(Code::nothingToDo, {block.name});
     std::vector<sheet::Page> pages;
-    for (int sheetNumber = 0; sheetNumber < trace.sheets; ++sheetNumber) {
+    for (const auto& use : trace.sheets) {
+        const int sheetNumber = use.number;
         Content content{{},
                         {},
                         block.name + ": tracing layout",
                         "Paper side: reversed. Trace on the smooth side of the web, just as printed.",
                         "Solid line: trace, later cut. Dashed line: rough cut, about 1/4 in outside."};
-        if (trace.sheets > 1) content.title += ", web sheet " + std::to_string(sheetNumber + 1);
+        if (trace.sheets.size() > 1) content.title += ", web sheet " + std::to_string(sheetNumber + 1);
         std::map<PieceId, bool> here;
         for (const auto& chunk : trace.chunks) {
             if (chunk.sheet != sheetNumber) continue;
@@ -178,7 +179,7 @@ Result<std::vector<sheet::Page>> placementPages(const Quilt& quilt, const Block&
 
 Result<sheet::Page> cutSheet(const Quilt& quilt, const Block& block) {
     if (block.pieces.empty()) return failure(Code::nothingToDo, {block.name});
-    const auto trace = plan::planTrace(block);
+    const auto trace = plan::planTrace(quilt, block);
     auto lines = trace.lines;
     if (lines.empty())
         for (const auto& piece : block.pieces)

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Printed sheets, measured with poppler's tools: page boxes, fonts, words, and the one-inch square on the
 // rendered page.
+#include "core/plan/lay_out.hpp"
 #include "core/plan/trace_plan.hpp"
 #include "intake/svg/svg.hpp"
 #include "output/pages/pages.hpp"

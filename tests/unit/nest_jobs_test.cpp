@@ -21,7 +21,8 @@ NestJob jobOf(std::uint64_t number) {
     if (number % 4 == 0) job.sheets = {{"roll", 320, 2000, 1, {}}};
     if (number % 4 == 1) job.sheets = {{"page", 215.9, 279.4, 20, {}}};
     if (number % 4 == 2) // an off-cut first, then pages
-        job.sheets = {{"offcut", 250, 200, 1, {{0, 0}, {250, 0}, {250, 90}, {120, 110}, {60, 200}, {0, 200}}},
+        job.sheets = {{"offcut", 250, 200, 1,
+                       shape::regionOf({{{0, 0}, {250, 0}, {250, 90}, {120, 110}, {60, 200}, {0, 200}}})},
                       {"page", 215.9, 279.4, 20, {}}};
     if (number % 4 == 3) job.sheets = {{"narrow", 150, 3000, 1, {}}};
     const std::vector<std::vector<double>> turns{{}, {0, 90, 180, 270}, {0, 180}, {15}};

@@ -9,6 +9,7 @@ namespace {
 
 using test::expectValid;
 using test::randomJob;
+using test::where;
 
 TEST(Nest, PlacesEverythingValidly) {
     for (const std::uint64_t seed : {1U, 2U, 3U}) {
@@ -100,12 +101,81 @@ TEST(Nest, SaysWhenTheWebIsUsedUp) {
 TEST(Nest, KeepsInsideAnIrregularOffcut) {
     NestJob job;
     job.spacing = 2;
-    job.sheets = {{"offcut", 200, 200, 1, {{0, 0}, {200, 0}, {200, 60}, {60, 60}, {60, 200}, {0, 200}}}};
+    job.sheets = {{"offcut", 200, 200, 1,
+                   shape::regionOf({{{0, 0}, {200, 0}, {200, 60}, {60, 60}, {60, 200}, {0, 200}}})}};
     job.parts = {{"a", test::squareRegion(0, 0, 40), 4, {}}};
     Job control;
     const auto layout = nest(job, {0, 4, 1}, control);
     EXPECT_EQ(layout.placed.size(), 4U);
     expectValid(job, layout);
+}
+
+TEST(Nest, LaysNothingInAnOffcutsHole) {
+    NestJob job;
+    job.sheets = {{"offcut", 100, 100, 1,
+                   shape::subtract(test::squareRegion(0, 0, 100), test::squareRegion(30, 30, 40))}};
+    job.parts = {{"a", test::squareRegion(0, 0, 29), 9, {0}}};
+    Job control;
+    const auto layout = nest(job, {0, 4, 1}, control);
+    EXPECT_EQ(layout.placed.size(), 8U); // the ninth of three by three is the hole
+    expectValid(job, layout);
+}
+
+TEST(Nest, WhatIsFixedStaysAndTheRestFlowsRoundIt) {
+    auto job = randomJob(11, 14);
+    job.parts[0].fixed = Spot{0, 0, 37, 150, 260};
+    job.parts[1].fixed = Spot{0, 0, 180, 150, 60};
+    Job control;
+    for (const int rounds : {1, 25}) {
+        const auto layout = nest(job, {0, rounds, 3}, control);
+        EXPECT_EQ(layout.placed.size(), 14U);
+        expectValid(job, layout);
+        for (const auto& placed : layout.placed)
+            if (placed.part < 2) {
+                EXPECT_EQ(placed.x, job.parts[placed.part].fixed->x);
+                EXPECT_EQ(placed.y, job.parts[placed.part].fixed->y);
+                EXPECT_EQ(placed.rotation, job.parts[placed.part].fixed->rotation);
+            }
+        EXPECT_GE(layout.usedHeight, where(job, layout.placed.front()).bounds().bottom - 0.02);
+    }
+}
+
+TEST(Nest, NothingIsLeftToSqueezeAboveWhatIsFixed) {
+    auto job = randomJob(12, 3);
+    job.parts[0].fixed = Spot{0, 0, 0, 150, 1200};
+    Job control;
+    const auto layout = nest(job, {60, 0, 1}, control); // ends long before its minute
+    expectValid(job, layout);
+    EXPECT_NEAR(layout.usedHeight, where(job, layout.placed.front()).bounds().bottom, 0.02);
+    EXPECT_EQ(control.progress(), 1);
+}
+
+TEST(Nest, FixedPartsMayTouchEachOther) {
+    NestJob job;
+    job.sheets = {{"roll", 100, 400, 1, {}}};
+    job.spacing = 5;
+    job.parts = {{"a", test::squareRegion(0, 0, 30), 1, {}, Spot{0, 0, 0, 0, 0}},
+                 {"b", test::squareRegion(0, 0, 30), 1, {}, Spot{0, 0, 0, 20, 0}},
+                 {"c", test::squareRegion(0, 0, 30), 1, {0}}};
+    Job control;
+    const auto layout = nest(job, {0, 20, 1}, control);
+    ASSERT_EQ(layout.placed.size(), 3U);
+    EXPECT_NEAR(layout.usedHeight, 30, 0.02);
+    const auto c = where(job, layout.placed.back()).bounds();
+    EXPECT_GE(c.left, 54.98);
+}
+
+TEST(Nest, PrefersTheSheetsThatComeFirst) {
+    NestJob job;
+    job.sheets = {{"small", 50, 50, 1, {}}, {"roll", 400, 1000, 1, {}}};
+    job.parts = {{"a", test::squareRegion(0, 0, 45), 1, {0}}, {"b", test::squareRegion(0, 0, 100), 1, {0}}};
+    Job control;
+    const auto layout = nest(job, {0, 10, 1}, control);
+    ASSERT_EQ(layout.placed.size(), 2U);
+    for (const auto& placed : layout.placed)
+        EXPECT_EQ(placed.sheet, placed.part);
+    EXPECT_EQ(layout.sheetsUsed, 2);
+    EXPECT_EQ(layout.lastSheet, 2);
 }
 
 TEST(Nest, AnswersValidlyWhenStoppedAtOnce) {

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/plan/lay_out.hpp"
 #include "core/plan/now_plan.hpp"
 #include "core/plan/stitch_plan.hpp"
 #include "tests/support/shapes.hpp"
@@ -39,7 +40,7 @@ Quilt laidOut(Quilt quilt) {
 }
 
 Now nowOf(const Quilt& quilt, Tread tread) {
-    return nowOn(tread, block(quilt), planBlock(block(quilt)), planTrace(block(quilt)));
+    return nowOn(tread, block(quilt), planBlock(block(quilt)), planTrace(quilt, block(quilt)));
 }
 
 TEST(NumberOf, IsThePlaceInTheStackBottomFirst) {

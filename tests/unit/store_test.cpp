@@ -125,7 +125,7 @@ TEST(NestJob, ReadsWhatTheFormatSays) {
                   {"id":"p2","rotations":[0,90.5],"outline":[[0,0],[10,0],[10,10]]}]})",
                                       "j"));
     ASSERT_EQ(job.sheets.size(), 2U);
-    EXPECT_EQ(job.sheets[1].outline.size(), 3U);
+    EXPECT_EQ(job.sheets[1].outline.rings.at(0).size(), 3U);
     EXPECT_EQ(job.spacing, 6.35);
     EXPECT_EQ(job.parts[0].copies, 2);
     EXPECT_TRUE(job.parts[0].rotations.empty());

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/plan/lay_out.hpp"
 #include "core/plan/trace_plan.hpp"
 #include "tests/support/geos.hpp"
 #include "tests/support/shapes.hpp"
@@ -41,7 +42,7 @@ FabricId fabricOf(const Quilt& quilt, PieceId id) {
 
 TEST(LayOut, KeepsTwoRoughCutMarginsBetweenFabrics) {
     const auto quilt = laidOut(manyPieces(61, 14));
-    const auto plan = planTrace(block(quilt));
+    const auto plan = planTrace(quilt, block(quilt));
     ASSERT_EQ(plan.lines.size(), 14U);
     for (std::size_t i = 0; i < plan.lines.size(); ++i)
         for (std::size_t j = 0; j < i; ++j) {
@@ -53,7 +54,7 @@ TEST(LayOut, KeepsTwoRoughCutMarginsBetweenFabrics) {
 
 TEST(LayOut, KeepsEverythingOnTheWeb) {
     const auto quilt = laidOut(manyPieces(62, 14));
-    for (const auto& [id, outline] : planTrace(block(quilt)).lines) {
+    for (const auto& [id, outline] : planTrace(quilt, block(quilt)).lines) {
         const auto box = boundsOf(outline);
         EXPECT_GE(box.left, -0.02);
         EXPECT_GE(box.top, -0.02);
@@ -67,7 +68,7 @@ TEST(LayOut, ReversesEveryPieceAndNeverMirrorsItBack) {
     const shape::Ring ell{{20, 20}, {60, 20}, {60, 30}, {32, 30}, {32, 90}, {20, 90}};
     const auto quilt = laidOut(test::quiltOf({{"ell", ell, {1, 1, 1}}}));
     const auto& traced = block(quilt).layout.front().traced.front();
-    const auto line = planTrace(block(quilt)).lines.front().second;
+    const auto line = planTrace(quilt, block(quilt)).lines.front().second;
     EXPECT_LT(signedArea(line.edge) * signedArea(block(quilt).pieces.front().outline->edge), 0);
     const auto back = shape::Transform::turn(-traced.turn) * shape::Transform::moveBy(-traced.x, -traced.y);
     const auto seen = shape::Transform::mirrorAcross(0) * back;
@@ -94,8 +95,8 @@ TEST(LayOut, SpreadsOverSheetsAndSaysWhenTheyAreUsedUp) {
     web.length = measure::Length::ofMm(130);
     web.sheets = 2;
     const auto laid = laidOut(quilt);
-    const auto plan = planTrace(block(laid));
-    EXPECT_LE(plan.sheets, 2);
+    const auto plan = planTrace(laid, block(laid));
+    EXPECT_LE(plan.sheets.size(), 2U);
     EXPECT_EQ(plan.lines.size() + block(laid).layout.front().unplaced.size(), 12U);
     for (const auto& unplaced : block(laid).layout.front().unplaced)
         EXPECT_EQ(unplaced.reason, "webUsedUp");
@@ -125,7 +126,7 @@ TEST(LayOut, NeedsPiecesAndAWeb) {
 TEST(PlanTrace, ChunksHoldOneFabricAndEveryPieceOnce) {
     const auto quilt = laidOut(manyPieces(66, 16));
     std::multiset<PieceId> seen;
-    for (const auto& chunk : planTrace(block(quilt)).chunks)
+    for (const auto& chunk : planTrace(quilt, block(quilt)).chunks)
         for (const auto id : chunk.pieces) {
             EXPECT_EQ(fabricOf(quilt, id), chunk.fabric);
             seen.insert(id);
@@ -136,7 +137,7 @@ TEST(PlanTrace, ChunksHoldOneFabricAndEveryPieceOnce) {
 
 TEST(PlanTrace, RoughCutsHoldTheirPiecesWithTheMarginAndDoNotMeet) {
     const auto quilt = laidOut(manyPieces(67, 12));
-    const auto plan = planTrace(block(quilt));
+    const auto plan = planTrace(quilt, block(quilt));
     for (std::size_t i = 0; i < plan.chunks.size(); ++i) {
         for (const auto& [id, outline] : plan.lines) {
             const auto& own = plan.chunks[i].pieces;
@@ -151,20 +152,20 @@ TEST(PlanTrace, RoughCutsHoldTheirPiecesWithTheMarginAndDoNotMeet) {
 
 TEST(PlanTrace, UsedReachesBelowTheLowestPiece) {
     const auto quilt = laidOut(manyPieces(68, 10));
-    const auto plan = planTrace(block(quilt));
+    const auto plan = planTrace(quilt, block(quilt));
     double lowest = 0;
     for (const auto& line : plan.lines)
         lowest = std::max(lowest, boundsOf(line.second).bottom);
-    EXPECT_GE(plan.used.mm(), lowest);
-    EXPECT_LT(plan.used.mm(), lowest + 6.4);
+    EXPECT_GE(plan.sheets.front().used.mm(), lowest);
+    EXPECT_LT(plan.sheets.front().used.mm(), lowest + 6.4);
 }
 
 TEST(PlanTrace, IsStaleWhenAPieceHasNoPlace) {
     auto quilt = laidOut(manyPieces(69, 5));
-    EXPECT_FALSE(planTrace(block(quilt)).stale);
+    EXPECT_FALSE(planTrace(quilt, block(quilt)).stale);
     quilt = must(edit::record(quilt, block(quilt).id, {block(quilt).pieces[0].id}, quilt::Step::traced, 2));
     quilt = must(edit::ruin(quilt, block(quilt).id, block(quilt).pieces[0].id, "lost", 3));
-    EXPECT_TRUE(planTrace(block(quilt)).stale);
+    EXPECT_TRUE(planTrace(quilt, block(quilt)).stale);
 }
 
 } // namespace

@@ -92,7 +92,7 @@ TEST(NowWords, SayEverythingOnEveryTread) {
     auto quilt = test::smallQuilt();
     const auto& block = quilt.blocks[0];
     for (const auto tread : quilt::allTreads) {
-        const auto trace = plan::planTrace(block);
+        const auto trace = plan::planTrace(quilt, block);
         const auto words =
             nowWords(quilt, block, plan::nowOn(tread, block, plan::planBlock(block), trace), trace);
         expectSentence(words.doThis);

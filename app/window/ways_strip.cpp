@@ -1,0 +1,175 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/ways_strip.hpp"
+
+#include "app/canvas/mat_layout.hpp"
+#include "app/canvas/painter.hpp"
+#include "app/look/look.hpp"
+#include "app/look/names.hpp"
+#include "app/views/trace_sheet.hpp"
+#include "app/window/trace_commands.hpp"
+#include "words/trace_words.hpp"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QPainter>
+#include <QPushButton>
+#include <algorithm>
+#include <array>
+
+namespace up::app {
+namespace {
+
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
+
+constexpr std::array<const char*, 4> cardKeys{"way.0", "way.1", "way.2", "way.3"};
+
+/// Web from the roll or the packet, in mm²; off-cuts cost nothing.
+double newWeb(const Way& way) {
+    double out = 0;
+    for (const auto& sheet : way.plan.sheets)
+        if (!sheet.from.offCut) out += sheet.area.area();
+    return out;
+}
+
+/// What each way is best at, where ways differ by more than a hair.
+std::vector<QString> bestAt(const std::vector<Way>& ways) {
+    std::vector<QString> out(ways.size());
+    if (ways.size() < 2) return out;
+    const auto least = [&](auto value, const QString& words) {
+        double low = value(ways.front()), high = low;
+        for (const auto& way : ways)
+            low = std::min(low, value(way)), high = std::max(high, value(way));
+        for (std::size_t i = 0; i < ways.size(); ++i)
+            if (high - low > 0.01 * high && value(ways[i]) <= low * 1.001 && ways[i].cost.unplaced == 0)
+                out[i] += (out[i].isEmpty() ? "" : ", ") + words;
+    };
+    least(newWeb, "least web");
+    least([](const Way& way) { return static_cast<double>(way.cost.chunks); }, "fewest cuts");
+    return out;
+}
+
+} // namespace
+
+WayCard::WayCard(const Session& session, Way way, QString best, bool chosen, QWidget* parent)
+    : QAbstractButton(parent), m_session(session), m_way(std::move(way)), m_best(std::move(best)),
+      m_chosen(chosen) {
+    setCursor(Qt::PointingHandCursor);
+    setFocusPolicy(Qt::TabFocus);
+    setMinimumSize(150, 104);
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    setToolTip(q(words::schoolWords(m_way.school)));
+    setAccessibleName(q(words::schoolName(m_way.school)));
+    setAccessibleDescription(q(words::costWords(session.quilt(), m_way.cost) + ", " +
+                               words::cutsWords(session.quilt(), m_way.cost)));
+}
+
+void WayCard::paintSheets(QPainter& painter, const QRectF& room) const {
+    Scene scene;
+    const std::vector<plan::TooClose> none;
+    const TraceDrawing drawing{
+        m_session.quilt(), *m_session.block(), m_way.layout, m_way.plan, none, {}, true};
+    double across = 0, down = 0;
+    for (const auto& sheet : m_way.plan.sheets) {
+        scene.panels.push_back(sheetPanel(drawing, sheet));
+        across += scene.panels.back().box.width() + 12;
+        down = std::max(down, scene.panels.back().box.height());
+    }
+    if (across <= 0) return;
+    const double scale = std::min(room.width() / across, room.height() / down);
+    double left = room.left();
+    for (const auto& panel : scene.panels) {
+        QTransform page;
+        page.translate(left, room.top());
+        page.scale(scale, scale);
+        page.translate(-panel.box.left, -panel.box.top);
+        for (const auto& layer : panel.layers)
+            paintLayer(painter, layer, page);
+        left += (panel.box.width() + 12) * scale;
+    }
+}
+
+void WayCard::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const QRectF all = QRectF(rect()).adjusted(1.5, 1.5, -1.5, -1.5);
+    painter.setBrush(Qt::white);
+    painter.setPen(
+        QPen(look::q(m_chosen || hasFocus() || underMouse() ? look::brass : look::line), m_chosen ? 3 : 1.5));
+    painter.drawRoundedRect(all, 6, 6);
+    const double picture = std::min(84.0, all.width() * 0.42);
+    paintSheets(painter, {all.left() + 8, all.top() + 8, picture, all.height() - 16});
+    QRectF words(all.left() + picture + 16, all.top() + 6, all.width() - picture - 22, all.height() - 12);
+    const auto write = [&](const QString& text, int size, bool bold, Colour colour) {
+        QFont font = painter.font();
+        font.setPixelSize(size), font.setBold(bold);
+        painter.setFont(font);
+        painter.setPen(look::q(colour));
+        QRectF used;
+        painter.drawText(words, Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, text, &used);
+        words.setTop(used.bottom() + 1);
+    };
+    const auto& quilt = m_session.quilt();
+    write((m_chosen ? "✓ " : "") + q(words::schoolName(m_way.school)), 15, true, look::ink);
+    write(q(words::costWords(quilt, m_way.cost)), 13, false, look::ink);
+    write(q(words::cutsWords(quilt, m_way.cost)), 13, false, look::slate);
+    if (m_way.cost.unplaced > 0)
+        write(QString("%1 without room").arg(m_way.cost.unplaced), 13, true, look::rust);
+    else if (!m_best.isEmpty())
+        write(m_best, 13, true, look::moss);
+}
+
+WaysStrip::WaysStrip(Session& session, LayoutJob& layout, TraceCommands& commands, QWidget* parent)
+    : QWidget(parent), m_session(session), m_layout(layout), m_commands(commands),
+      m_row(new QHBoxLayout(this)) {
+    m_row->setContentsMargins(0, 0, 0, 0);
+    m_row->setSpacing(8);
+    connect(&m_session, &Session::changed, this, [this](Change change) {
+        if (change != Change::file) refresh();
+    });
+    connect(&m_layout, &LayoutJob::waysChanged, this, &WaysStrip::refresh);
+    refresh();
+}
+
+void WaysStrip::addCards(const std::vector<Way>& ways) {
+    const auto best = bestAt(ways);
+    const auto* block = m_session.block();
+    for (std::size_t i = 0; i < ways.size(); ++i) {
+        // The chosen way: as it now lies, perhaps moved by hand since.
+        Way way = ways[i];
+        const bool chosen = !block->layout.empty() && block->school == way.school;
+        if (chosen) {
+            way.layout = block->layout.front();
+            way.plan = m_session.derived().trace();
+            way.cost = plan::costOf(way.plan, way.layout);
+        }
+        auto* card = named(new WayCard(m_session, std::move(way), best[i], chosen, this),
+                           cardKeys[static_cast<std::size_t>(ways[i].school)]);
+        connect(card, &QAbstractButton::clicked, this,
+                [this, picked = ways[i]] { m_commands.choose(picked); });
+        m_row->addWidget(card);
+    }
+}
+
+void WaysStrip::refresh() {
+    while (auto* item = m_row->takeAt(0)) {
+        if (auto* widget = item->widget()) widget->hide(), widget->deleteLater();
+        delete item;
+    }
+    const bool here = m_session.view() == View::trace && m_session.block();
+    const auto ways = here ? m_layout.ways() : std::vector<Way>{};
+    if (here && m_layout.isComparing()) {
+        auto* says = new QLabel("Trying the other ways to lay it out…", this);
+        auto* stop = named(new QPushButton("Stop", this), "ways.stop");
+        connect(stop, &QPushButton::clicked, this, [this] { m_layout.stopComparing(); });
+        m_row->addWidget(says);
+        m_row->addWidget(stop);
+        m_row->addStretch();
+    } else if (ways.size() > 1) {
+        addCards(ways);
+    }
+    setVisible(m_row->count() > 0);
+}
+
+} // namespace up::app

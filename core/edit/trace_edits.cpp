@@ -1,0 +1,108 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/edit/change.hpp"
+#include "core/edit/tracing.hpp"
+
+#include <algorithm>
+
+namespace up::edit {
+
+using quilt::Block;
+using quilt::Piece;
+
+namespace {
+
+void giveUpUntraced(Block& block, const Piece& piece) {
+    if (piece.work.step != quilt::Step::toTrace) return;
+    for (auto& layout : block.layout)
+        std::erase_if(layout.traced, [&](const auto& t) { return t.piece == piece.id; });
+}
+
+} // namespace
+
+Edited chooseLayout(const Quilt& quilt, BlockId id, quilt::School school, quilt::Layout layout,
+                    std::int64_t time) {
+    return setLayout(quilt, id, std::move(layout), time).and_then([&](const Quilt& laid) {
+        return changeBlock(laid, id, [&](Quilt&, Block& block) { block.school = school; });
+    });
+}
+
+Edited changeLayout(const Quilt& quilt, BlockId id, quilt::Layout layout) {
+    return changeBlock(quilt, id, [&](Quilt&, Block& block) { block.layout = {std::move(layout)}; });
+}
+
+Edited pin(const Quilt& quilt, BlockId id, const std::vector<PieceId>& pieces, bool pinned) {
+    return changeBlock(quilt, id, [&](Quilt&, Block& block) {
+        for (auto& layout : block.layout)
+            for (auto& traced : layout.traced)
+                if (std::find(pieces.begin(), pieces.end(), traced.piece) != pieces.end())
+                    traced.pinned = pinned;
+    });
+}
+
+Edited setGrain(const Quilt& quilt, BlockId id, PieceId pieceId, std::optional<measure::Angle> grain) {
+    return changePiece(quilt, id, pieceId, [&](Block& block, Piece& piece) {
+        if (piece.grain == grain) return;
+        piece.grain = grain;
+        giveUpUntraced(block, piece);
+    });
+}
+
+Edited setMayHaveWindow(const Quilt& quilt, BlockId id, PieceId pieceId, bool may) {
+    return changePiece(quilt, id, pieceId, [&](Block&, Piece& piece) { piece.mayHaveWindow = may; });
+}
+
+Edited setPrint(const Quilt& quilt, FabricId id, quilt::Print print, measure::Angle tolerance) {
+    Quilt out = quilt;
+    auto* fabric = find(out.fabrics, id);
+    if (!fabric) return failure(Code::noSuchFabric, {std::to_string(id.value)});
+    const bool other = fabric->print != print || fabric->tolerance != tolerance;
+    fabric->print = print, fabric->tolerance = tolerance;
+    for (auto& block : out.blocks)
+        for (const auto& piece : block.pieces)
+            if (other && piece.fabric == id && piece.grain) giveUpUntraced(block, piece);
+    return out;
+}
+
+Edited putAway(const Quilt& quilt, BlockId id, const std::vector<Remains>& remains, std::int64_t time) {
+    return changeBlock(quilt, id, [&](Quilt& out, Block& block) {
+        if (block.layout.empty()) return;
+        auto& layout = block.layout.front();
+        auto* web = find(out.webs, layout.web);
+        for (const auto& rest : remains) {
+            const auto number = static_cast<std::size_t>(rest.sheet);
+            if (layout.sheets.size() <= number) layout.sheets.resize(number + 1);
+            auto& sheet = layout.sheets[number];
+            if (sheet.putAway) continue;
+            sheet.putAway = true;
+            if (sheet.offCut)
+                std::erase_if(out.offCuts, [&](const auto& o) { return o.id == sheet.offCut; });
+            else if (web && web->sheets > 0)
+                --web->sheets;
+            else if (web)
+                web->length = Length::ofMm(std::max(0.0, web->length.mm() - rest.used.mm()));
+            for (const auto& outline : rest.offCuts)
+                out.offCuts.push_back({OffCutId{out.nextId++}, layout.web, outline, block.name, ""});
+        }
+        note(out, {time, id, {}, "putAway", ""});
+    });
+}
+
+Edited removeOffCut(const Quilt& quilt, OffCutId id) {
+    Quilt out = quilt;
+    if (std::erase_if(out.offCuts, [&](const auto& o) { return o.id == id; }) == 0)
+        return failure(Code::noSuchOffCut, {std::to_string(id.value)});
+    return out;
+}
+
+Edited setLeastOffCut(const Quilt& quilt, Length least) {
+    constexpr Length smallest = Length::ofInches(1, 2), largest = Length::ofInches(12, 1);
+    if (least < smallest || least > largest)
+        return failure(Code::absurdSize,
+                       {"off-cut", measure::say(least, quilt.units), measure::say(smallest, quilt.units),
+                        measure::say(largest, quilt.units)});
+    Quilt out = quilt;
+    out.leastOffCut = least;
+    return out;
+}
+
+} // namespace up::edit

@@ -1,0 +1,40 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Edits about tracing: the school, the layout by hand, printed fabrics, what is left of the web. As all edits
+// they answer Code::noSuchBlock, noSuchPiece and noSuchFabric.
+#pragma once
+
+#include "core/edit/edits.hpp"
+
+namespace up::edit {
+
+/// Another layout of the block's pieces, by that school.
+[[nodiscard]] Edited chooseLayout(const Quilt& quilt, BlockId block, quilt::School school,
+                                  quilt::Layout layout, std::int64_t time);
+/// The layout changed by hand: not logged.
+[[nodiscard]] Edited changeLayout(const Quilt& quilt, BlockId block, quilt::Layout layout);
+/// Pinned pieces stay where they are when the rest is laid out again.
+[[nodiscard]] Edited pin(const Quilt& quilt, BlockId block, const std::vector<PieceId>& pieces, bool pinned);
+
+/// How a print's stripes run over the piece, or that it doesn't matter. Pieces not traced yet lose their
+/// place when that changes.
+[[nodiscard]] Edited setGrain(const Quilt& quilt, BlockId block, PieceId piece,
+                              std::optional<measure::Angle> grain);
+[[nodiscard]] Edited setMayHaveWindow(const Quilt& quilt, BlockId block, PieceId piece, bool may);
+[[nodiscard]] Edited setPrint(const Quilt& quilt, FabricId fabric, quilt::Print print,
+                              measure::Angle tolerance);
+
+/// What becomes of one sheet that has been rough cut.
+struct Remains {
+    int sheet = 0;                     ///< as in quilt::Traced
+    Length used;                       ///< off the roll
+    std::vector<shape::Rings> offCuts; ///< each with its box at the origin, mm
+};
+/// Takes what was used off the web, the used off-cuts out of the stash, and puts what is left there.
+[[nodiscard]] Edited putAway(const Quilt& quilt, BlockId block, const std::vector<Remains>& remains,
+                             std::int64_t time);
+/// Errors: Code::noSuchOffCut.
+[[nodiscard]] Edited removeOffCut(const Quilt& quilt, OffCutId offCut);
+/// Errors: Code::absurdSize outside ½ in … 12 in.
+[[nodiscard]] Edited setLeastOffCut(const Quilt& quilt, Length least);
+
+} // namespace up::edit
