@@ -51,8 +51,10 @@ void use(QWidget& front, const QString& name, const QString& value) {
     if (auto* field = front.findChild<QLineEdit*>(name)) field->setText(value), emit field->textEdited(value);
     if (auto* box = front.findChild<QComboBox*>(name))
         box->setCurrentText(value), emit box->activated(box->currentIndex());
-    if (auto* action = front.findChild<QAction*>(name)) action->trigger();
-    if (auto* button = front.findChild<QAbstractButton*>(name)) button->click();
+    if (auto* button = front.findChild<QAbstractButton*>(name))
+        button->click();
+    else if (auto* action = front.findChild<QAction*>(name))
+        action->trigger();
 }
 
 /// Uses controls one after the other (fields are given as name=value), each in what the one before has
@@ -62,6 +64,8 @@ void pressAll(Window& window, QStringList names, bool awaitsDialog,
               const std::function<void(QWidget&)>& done) {
     constexpr int pause = 400; // ms
     QTimer::singleShot(pause, &window, [&window, names, awaitsDialog, done]() mutable {
+        if (window.layoutJob().isRunning() || window.layoutJob().isComparing())
+            return pressAll(window, names, awaitsDialog, done);
         if (awaitsDialog && !QApplication::activeModalWidget()) return pressAll(window, names, true, done);
         if (names.isEmpty()) {
             done(inFront(window));

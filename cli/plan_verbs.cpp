@@ -106,25 +106,29 @@ Bytes layout(const Words& words) {
     const auto trace = plan::planTrace(opened->quilt, block);
     const auto cost = plan::costOf(trace, block.layout.front());
     const auto* web = find(opened->quilt.webs, block.web);
+    const auto usedOfLast = trace.sheets.empty() ? 0 : trace.sheets.back().used.mm();
     Json out{{"format", "upstairs-layout"},
              {"version", 1},
              {"block", block.name},
              {"web", web->name},
              {"school", quilt::schoolKeys[static_cast<std::size_t>(school.value_or(block.school))]},
-             {"sheets", Json::array()},
-             {"newRoll", cost.roll.mm()},
-             {"newSheets", cost.sheets},
-             {"offCuts", cost.offCuts},
-             {"cuts", cost.chunks},
-             {"cutLength", cost.cuts.mm()},
+             {"sheets", trace.sheets.size()},
+             {"used", usedOfLast},
+             {"cost",
+              {{"roll", cost.roll.mm()},
+               {"sheets", cost.sheets},
+               {"offCuts", cost.offCuts},
+               {"roughCuts", cost.chunks},
+               {"cutLength", cost.cuts.mm()}}},
+             {"webSheets", Json::array()},
              {"chunks", Json::array()},
              {"traced", Json::array()},
              {"unplaced", Json::array()}};
     for (const auto& use : trace.sheets)
-        out["sheets"].push_back({{"sheet", use.number},
-                                 {"offCut", use.from.offCut.value},
-                                 {"used", use.used.mm()},
-                                 {"taken", use.taken}});
+        out["webSheets"].push_back({{"sheet", use.number},
+                                    {"offCut", use.from.offCut.value},
+                                    {"used", use.used.mm()},
+                                    {"taken", use.taken}});
     for (const auto& chunk : trace.chunks)
         out["chunks"].push_back({{"fabric", fabricName(opened->quilt, chunk.fabric)},
                                  {"sheet", chunk.sheet},

@@ -2,7 +2,9 @@
 #include "demo/towpath.hpp"
 
 #include "core/edit/edits.hpp"
+#include "core/edit/tracing.hpp"
 #include "core/plan/lay_out.hpp"
+#include "core/plan/remains.hpp"
 #include "core/plan/trace_plan.hpp"
 #include "core/store/file.hpp"
 #include "core/store/time.hpp"
@@ -77,6 +79,9 @@ Quilt startingQuilt() {
     quilt.webs.push_back(feather);
     for (const auto& cloth : cloths())
         quilt = *edit::addFabric(quilt, cloth.name, cloth.colour);
+    for (const auto& fabric : quilt.fabrics)
+        if (fabric.name == "oak" || fabric.name == "light oak")
+            quilt = *edit::setPrint(quilt, fabric.id, quilt::Print::striped, measure::Angle::ofDegrees(5));
     return quilt;
 }
 
@@ -84,6 +89,18 @@ FabricId fabricNamed(const Quilt& quilt, const std::string& name) {
     const auto it = std::find_if(quilt.fabrics.begin(), quilt.fabrics.end(),
                                  [&](const auto& f) { return f.name == name; });
     return it == quilt.fabrics.end() ? FabricId{} : it->id;
+}
+
+/// Oak is printed with grain: it runs along each plank, beam and barrel.
+Quilt withGrain(Quilt quilt, BlockId id) {
+    for (const auto& piece : find(quilt.blocks, id)->pieces) {
+        const auto* fabric = find(quilt.fabrics, piece.fabric);
+        if (!fabric || fabric->print == quilt::Print::plain) continue;
+        const auto box = boundsOf(*piece.outline);
+        quilt = *edit::setGrain(quilt, id, piece.id,
+                                measure::Angle::ofDegrees(box.width() >= box.height() ? 0 : 90));
+    }
+    return quilt;
 }
 
 /// Pieces that the sample's last step leaves out: whole chunks while chunks are pressed together, later the
@@ -119,6 +136,13 @@ Result<Quilt> worked(Quilt quilt, BlockId id, const Sample& sample, std::int64_t
         if (!next) return next;
         quilt = std::move(*next);
     }
+    const auto& block = *find(quilt.blocks, id);
+    const auto remains = plan::remainsOf(quilt, block, plan::planTrace(quilt, block));
+    if (!remains.empty()) {
+        auto away = edit::putAway(quilt, id, remains, time + 600);
+        if (!away) return away;
+        quilt = std::move(*away);
+    }
     return sample.trimmed ? edit::setTrimmed(quilt, id, time + 900) : Result<Quilt>(quilt);
 }
 
@@ -132,6 +156,7 @@ Result<Quilt> withSample(const Quilt& quilt, const std::string& folder, const Sa
     if (!out) return out;
     const BlockId id = out->blocks.back().id;
     out = edit::addDrawing(*out, id, *drawing, {}, evening);
+    if (out) out = withGrain(std::move(*out), id);
     if (out) out = edit::setBackground(*out, id, fabricNamed(*out, sample.background));
     if (!out || sample.upTo == Step::toTrace) return out;
     Job job;
@@ -153,6 +178,18 @@ const std::vector<std::string>& drawings() {
     return names;
 }
 
+namespace {
+/// What was left of other work; lengths invented.
+void addOffCuts(Quilt& quilt) {
+    const WebId light = quilt.webs.front().id;
+    const std::vector<shape::Ring> left{{{0, 0}, {235, 0}, {235, 118}, {128, 118}, {128, 215}, {0, 215}},
+                                        {{0, 0}, {150, 0}, {162, 70}, {120, 140}, {0, 130}},
+                                        {{0, 12}, {60, 0}, {290, 0}, {290, 74}, {0, 74}}};
+    for (const auto& ring : left)
+        quilt.offCuts.push_back({OffCutId{quilt.nextId++}, light, {ring}, "the sampler before", ""});
+}
+} // namespace
+
 Result<Quilt> towpath(const std::string& folder) {
     Quilt quilt = startingQuilt();
     for (const auto& sample : samples()) {
@@ -160,6 +197,7 @@ Result<Quilt> towpath(const std::string& folder) {
         if (!next) return next;
         quilt = std::move(*next);
     }
+    addOffCuts(quilt);
     auto log = *quilt.log;
     std::stable_sort(log.begin(), log.end(), [](const auto& a, const auto& b) { return a.time < b.time; });
     quilt.log = std::move(log);

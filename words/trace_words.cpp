@@ -50,13 +50,21 @@ std::string costWords(const quilt::Quilt& quilt, const plan::TraceCost& cost) {
     return out;
 }
 
+std::string briefCost(const quilt::Quilt& quilt, const plan::TraceCost& cost) {
+    const std::string offCuts = counted(cost.offCuts, "off-cut");
+    if (!cost.needsNewWeb()) return cost.offCuts == 0 ? "no web" : offCuts + ", no new web";
+    const std::string web =
+        cost.sheets > 0 ? counted(cost.sheets, "sheet") : measure::say(cost.roll, quilt.units) + " of roll";
+    return cost.offCuts > 0 ? web + ", " + offCuts : web;
+}
+
 std::string cutsWords(const quilt::Quilt& quilt, const plan::TraceCost& cost) {
     const double inches = cost.cuts.mm() / 25.4;
     const std::string length =
         quilt.units == measure::System::inches
             ? std::to_string(static_cast<int>(std::lround(inches))) + " in"
             : std::to_string(static_cast<int>(std::lround(cost.cuts.mm() / 10))) + " cm";
-    return counted(cost.chunks, "rough cut") + ", " + length;
+    return counted(cost.chunks, "cut") + ", " + length;
 }
 
 std::string chunkWords(const quilt::Quilt& quilt, const quilt::Block& block, const plan::Chunk& chunk) {

@@ -15,7 +15,9 @@ namespace up::words {
 
 /// "11 1/2 in of the roll and 1 off-cut"; "No new web: 3 off-cuts are enough".
 [[nodiscard]] std::string costWords(const quilt::Quilt& quilt, const plan::TraceCost& cost);
-/// "6 rough cuts, 84 in in all".
+/// "6 1/2 in of roll, 4 off-cuts"; "4 off-cuts, no new web".
+[[nodiscard]] std::string briefCost(const quilt::Quilt& quilt, const plan::TraceCost& cost);
+/// "6 cuts, 84 in".
 [[nodiscard]] std::string cutsWords(const quilt::Quilt& quilt, const plan::TraceCost& cost);
 
 /// "rough cut together: 4 and 9"; windows and strips are told.

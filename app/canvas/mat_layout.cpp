@@ -42,9 +42,52 @@ Columns bestColumns(const Scene& scene, const QRectF& room) {
     return best;
 }
 
+/// Rows of panels at that scale, as many in each as go into the width; nothing when they are too high.
+std::vector<Shelf> flowed(const Scene& scene, const QRectF& room, double scale) {
+    std::vector<Shelf> out;
+    double left = room.left(), top = room.top(), high = 0;
+    std::size_t begun = 0; // the first of the row
+    const auto endRow = [&] {
+        const double right = out.empty() ? room.left() : out.back().whole.right();
+        const double aside = (room.right() - right) / 2; // rows stand in the middle
+        for (; begun < out.size(); ++begun)
+            out[begun].whole.translate(aside, 0), out[begun].drawing.translate(aside, 0);
+        top += high + gap, left = room.left(), high = 0;
+    };
+    for (const auto& panel : scene.panels) {
+        const double w = panel.box.width() * scale, h = panel.box.height() * scale;
+        const double width = std::max(w, panel.caption.empty() ? 0 : narrowest),
+                     height = h + wordsHeight(panel);
+        if (left > room.left() && left + width > room.right() + 1e-6) endRow();
+        const QRectF whole(left, top, width, height);
+        const double down = panel.caption.empty() ? 0 : captionHeight;
+        out.push_back({whole, QRectF(whole.center().x() - w / 2, top + down, w, h), scale});
+        left += width + 2 * gap, high = std::max(high, height);
+    }
+    endRow();
+    const double free = room.bottom() - (top - gap);
+    if (free < -1e-6) return {};
+    for (auto& shelf : out)
+        shelf.whole.translate(0, free / 2), shelf.drawing.translate(0, free / 2);
+    return out;
+}
+
+/// At the largest scale at which they all have room.
+std::vector<Shelf> largestFlow(const Scene& scene, const QRectF& room) {
+    double most = 1e9;
+    for (const auto& panel : scene.panels)
+        most = std::min(most, scaleIn(panel, room.width(), room.height()));
+    constexpr double less = 0.97;
+    for (int i = 0; i < 150; ++i, most *= less)
+        if (auto shelves = flowed(scene, room, most); !shelves.empty()) return shelves;
+    return {};
+}
+
 } // namespace
 
 std::vector<Shelf> shelvesFor(const Scene& scene, const QRectF& room) {
+    if (scene.flowing && !scene.panels.empty())
+        if (auto shelves = largestFlow(scene, room); !shelves.empty()) return shelves;
     const int columns = bestColumns(scene, room).count, n = static_cast<int>(scene.panels.size());
     const int rows = std::max(1, (n + columns - 1) / columns);
     const double width = (room.width() - gap * (columns - 1)) / columns,

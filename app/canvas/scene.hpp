@@ -38,6 +38,7 @@ struct Scene {
     bool sameScale = true; ///< panels are true to each other
     Badges badges = Badges::one;
     int columns = 0;        ///< 0: as many as make the drawings largest
+    bool flowing = false;   ///< panels true to each other stand in rows as wide as they are
     double leastHeight = 0; ///< of a row, pixels; the mat scrolls when rows need more than it has
     bool draggable = false; ///< pieces may be moved
     std::string empty{};    ///< what to do first, when there is no panel

@@ -40,6 +40,34 @@ std::string usesOf(const quilt::Quilt& quilt, FabricId fabric) {
     return out.empty() ? "not used" : out;
 }
 
+/// Off-cuts true to each other: each on ground as large as the largest.
+std::vector<Panel> offCutPanels(const quilt::Quilt& quilt) {
+    double wide = 60, high = 40;
+    for (const auto& offCut : quilt.offCuts) {
+        const auto box = shape::Region{offCut.outline}.bounds();
+        wide = std::max(wide, box.right), high = std::max(high, box.bottom);
+    }
+    std::vector<Panel> out;
+    int number = 0;
+    for (const auto& offCut : quilt.offCuts) {
+        const shape::Region area{offCut.outline};
+        const auto box = area.bounds();
+        Panel panel;
+        panel.side = Side::plain;
+        panel.caption = "Off-cut " + std::to_string(++number);
+        panel.below = sizeOf(quilt, box) + (offCut.from.empty() ? "" : "\nfrom " + offCut.from);
+        panel.box = {0, 0, wide, high};
+        const auto middle = shape::Transform::moveBy((wide - box.right) / 2, (high - box.bottom) / 2);
+        panel.layers.push_back({"web",
+                                {sheet::Shape{sheet::contoursOf(area), look::webPaper,
+                                              sheet::Pen{look::slate, 1, sheet::Dash::dashed}}},
+                                middle,
+                                {}});
+        out.push_back(std::move(panel));
+    }
+    return out;
+}
+
 } // namespace
 
 ViewParts stashParts(const quilt::Quilt& quilt) {
@@ -47,6 +75,8 @@ ViewParts stashParts(const quilt::Quilt& quilt) {
     parts.scene.badges = Badges::arrows;
     parts.scene.sameScale = false;
     parts.scene.empty = "The stash is empty.";
+    for (auto& panel : offCutPanels(quilt))
+        parts.scene.panels.push_back(std::move(panel));
     for (const auto& fabric : quilt.fabrics) {
         parts.scene.panels.push_back(swatch(fabric.name, usesOf(quilt, fabric.id), fabric.colour, 60, 40));
     }
@@ -58,6 +88,10 @@ ViewParts stashParts(const quilt::Quilt& quilt) {
         row.swatch = look::webPaper;
         parts.rows.rows.push_back(std::move(row));
     }
+    if (!quilt.offCuts.empty())
+        parts.rows.rows.push_back(
+            {std::to_string(quilt.offCuts.size()) + (quilt.offCuts.size() == 1 ? " off-cut" : " off-cuts"),
+             "They are laid out on first.", 0});
     return parts;
 }
 

@@ -61,6 +61,7 @@ ViewParts traceParts(const Look& look) {
     }
     const auto& layout = look.block.layout.front();
     const TraceDrawing drawing{look.quilt, look.block, layout, trace, look.derived.tooClose(), look.chosen};
+    parts.scene.flowing = true;
     for (const auto& sheet : trace.sheets)
         parts.scene.panels.push_back(sheetPanel(drawing, sheet));
     if (parts.scene.panels.empty())

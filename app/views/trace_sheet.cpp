@@ -34,6 +34,13 @@ private:
     void piece(const quilt::Traced& traced, const Piece& piece, const shape::Outline& outline);
     void grain(const quilt::Traced& traced, const Piece& piece, Point at);
     void endOfRoll();
+    /// The number stands on what stays of the web.
+    [[nodiscard]] shape::Region withoutWindow(PieceId piece, shape::Region region) const {
+        for (const auto& chunk : m.plan.chunks)
+            for (const auto& [host, window] : chunk.windows)
+                if (host == piece) return shape::subtract(region, window);
+        return region;
+    }
     [[nodiscard]] bool isTooClose(PieceId piece) const {
         return std::any_of(m.tooClose.begin(), m.tooClose.end(), [&](const plan::TooClose& pair) {
             return pair.piece == piece || pair.other == piece;
@@ -73,8 +80,9 @@ void Drawn::offCuts() {
         if (m.small || m_sheet.from.putAway) continue;
         const auto spot = shape::deepestPoint(part, 1.0);
         if (spot.depth < 16) continue;
-        m_lines.items.push_back(
-            sheet::Words{"to keep", {spot.at.x, spot.at.y + 2}, 5.5, look::moss, sheet::Align::centre, true});
+        const double high = std::min(spot.depth * 0.3, 12.0);
+        m_lines.items.push_back(sheet::Words{
+            "to keep", {spot.at.x, spot.at.y + high / 3}, high, look::moss, sheet::Align::centre, true});
     }
 }
 
@@ -95,7 +103,8 @@ void Drawn::grain(const quilt::Traced& traced, const Piece& piece, Point at) {
     const double degrees = 180 - piece.grain->degrees() + traced.turn.degrees();
     const double a = measure::Angle::ofDegrees(degrees).radians();
     const Point way{std::cos(a), std::sin(a)}, side{-way.y, way.x};
-    const Point tip = at + way * 9, tail = at - way * 9;
+    constexpr double reach = 15; // mm: past the flag
+    const Point tip = at + way * reach, tail = at - way * reach;
     const Pen pen{look::ochre, 0.7, Dash::solid};
     m_lines.items.push_back(sheet::line(tail, tip, pen));
     for (const auto& [end, back] : {std::pair{tip, -2.5}, std::pair{tail, 2.5}}) {
@@ -115,7 +124,7 @@ void Drawn::piece(const quilt::Traced& traced, const Piece& piece, const shape::
     if (m.small) return;
     addMarks(m_lines, piece, quilt::onSheet(traced) * shape::Transform::mirrorAcross(0), look::slate);
     addDotted(m_lines, piece, quilt::onSheet(traced) * shape::Transform::mirrorAcross(0), look::webPaper);
-    const auto spot = shape::deepestPoint(shape::regionOf(outline), 1.0);
+    const auto spot = shape::deepestPoint(withoutWindow(piece.id, shape::regionOf(outline)), 1.0);
     grain(traced, piece, spot.at);
     m_flags.items.push_back(sheet::Flag{plan::numberOf(m.block, piece.id), spot.at, true,
                                         colourOf(m.quilt, piece.fabric), spot.depth * 2, piece.id.value});

@@ -78,6 +78,8 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
     connect(which, &QPushButton::clicked, this, [this] { m_shapes.findPiece(); });
     auto* about = on({View::trace}, named(new QPushButton("About it…", this), "trace.editWeb"));
     connect(about, &QPushButton::clicked, this, [this] { m_commands.editWeb(); });
+    m_web->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    m_web->setMinimumContentsLength(8);
     row.addWidget(m_web);
     row.addWidget(about);
     row.addWidget(m_layOut);
@@ -194,8 +196,11 @@ void ToolRow::refresh() {
                                                         : "Lay out");
     if (!block) return;
     const bool laidOut = !block->layout.empty();
-    m_compare->setEnabled(laidOut && !m_layout.isRunning() && !m_layout.isComparing());
-    m_pin->setEnabled(laidOut && m_session.piece());
+    const bool open = std::any_of(block->pieces.begin(), block->pieces.end(),
+                                  [](const auto& p) { return p.work.step == quilt::Step::toTrace; });
+    m_layOut->setEnabled(open || m_layout.isRunning());
+    m_compare->setEnabled(laidOut && open && !m_layout.isRunning() && !m_layout.isComparing());
+    m_pin->setEnabled(laidOut && m_session.piece() && m_session.piece()->work.step == quilt::Step::toTrace);
     m_pin->setText(isPinned() ? "Let go" : "Pin");
     if (!m_size->isModified() || !m_size->hasFocus())
         m_size->setText(block->width == block->height

@@ -104,22 +104,13 @@ void TraceCommands::togglePin() {
 void TraceCommands::putAway() {
     const auto* block = m_session.block();
     if (!block) return;
-    const auto& trace = m_session.derived().trace();
-    std::vector<edit::Remains> remains;
+    const auto remains = plan::remainsOf(m_session.quilt(), *block, m_session.derived().trace());
     std::size_t kept = 0;
     measure::Length roll;
-    for (const auto* sheet : plan::cutSheets(*block, trace)) {
-        edit::Remains rest{sheet->number, sheet->roll ? sheet->used : measure::Length{}, {}};
-        for (const auto& part : plan::offCutsOf(trace, *sheet, m_session.quilt().leastOffCut)) {
-            const auto box = part.bounds();
-            rest.offCuts.push_back(
-                shape::transformed(part, shape::Transform::moveBy(-box.left, -box.top)).rings);
-        }
-        kept += rest.offCuts.size();
-        roll = roll + rest.used;
-        remains.push_back(std::move(rest));
-    }
-    if (remains.empty()) return;
+    for (const auto& rest : remains)
+        kept += rest.offCuts.size(), roll = roll + rest.used;
+    if (remains.empty())
+        return emit m_session.trouble("Nothing can be put away yet: rough cut all pieces of a sheet first.");
     if (!m_session.apply(edit::putAway(m_session.quilt(), block->id, remains, m_session.now()), "put away"))
         return;
     QString said = kept == 0   ? QString("Nothing worth keeping was left")

@@ -70,23 +70,21 @@ void WayCard::paintSheets(QPainter& painter, const QRectF& room) const {
     const std::vector<plan::TooClose> none;
     const TraceDrawing drawing{
         m_session.quilt(), *m_session.block(), m_way.layout, m_way.plan, none, {}, true};
-    double across = 0, down = 0;
+    scene.flowing = true;
     for (const auto& sheet : m_way.plan.sheets) {
         scene.panels.push_back(sheetPanel(drawing, sheet));
-        across += scene.panels.back().box.width() + 12;
-        down = std::max(down, scene.panels.back().box.height());
+        scene.panels.back().caption.clear();
     }
-    if (across <= 0) return;
-    const double scale = std::min(room.width() / across, room.height() / down);
-    double left = room.left();
-    for (const auto& panel : scene.panels) {
+    if (scene.panels.empty()) return;
+    const auto shelves = shelvesFor(scene, room);
+    for (std::size_t i = 0; i < shelves.size(); ++i) {
+        const auto& panel = scene.panels[i];
         QTransform page;
-        page.translate(left, room.top());
-        page.scale(scale, scale);
+        page.translate(shelves[i].drawing.left(), shelves[i].drawing.top());
+        page.scale(shelves[i].scale, shelves[i].scale);
         page.translate(-panel.box.left, -panel.box.top);
         for (const auto& layer : panel.layers)
             paintLayer(painter, layer, page);
-        left += (panel.box.width() + 12) * scale;
     }
 }
 
@@ -98,7 +96,7 @@ void WayCard::paintEvent(QPaintEvent*) {
     painter.setPen(
         QPen(look::q(m_chosen || hasFocus() || underMouse() ? look::brass : look::line), m_chosen ? 3 : 1.5));
     painter.drawRoundedRect(all, 6, 6);
-    const double picture = std::min(84.0, all.width() * 0.42);
+    const double picture = std::min(120.0, all.width() * 0.46);
     paintSheets(painter, {all.left() + 8, all.top() + 8, picture, all.height() - 16});
     QRectF words(all.left() + picture + 16, all.top() + 6, all.width() - picture - 22, all.height() - 12);
     const auto write = [&](const QString& text, int size, bool bold, Colour colour) {
@@ -112,7 +110,7 @@ void WayCard::paintEvent(QPaintEvent*) {
     };
     const auto& quilt = m_session.quilt();
     write((m_chosen ? "✓ " : "") + q(words::schoolName(m_way.school)), 15, true, look::ink);
-    write(q(words::costWords(quilt, m_way.cost)), 13, false, look::ink);
+    write(q(words::briefCost(quilt, m_way.cost)), 13, false, look::ink);
     write(q(words::cutsWords(quilt, m_way.cost)), 13, false, look::slate);
     if (m_way.cost.unplaced > 0)
         write(QString("%1 without room").arg(m_way.cost.unplaced), 13, true, look::rust);

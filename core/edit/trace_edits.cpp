@@ -63,7 +63,8 @@ Edited setPrint(const Quilt& quilt, FabricId id, quilt::Print print, measure::An
     return out;
 }
 
-Edited putAway(const Quilt& quilt, BlockId id, const std::vector<Remains>& remains, std::int64_t time) {
+Edited putAway(const Quilt& quilt, BlockId id, const std::vector<quilt::Remains>& remains,
+               std::int64_t time) {
     return changeBlock(quilt, id, [&](Quilt& out, Block& block) {
         if (block.layout.empty()) return;
         auto& layout = block.layout.front();

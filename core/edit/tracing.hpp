@@ -4,6 +4,7 @@
 #pragma once
 
 #include "core/edit/edits.hpp"
+#include "core/quilt/remains.hpp"
 
 namespace up::edit {
 
@@ -23,14 +24,8 @@ namespace up::edit {
 [[nodiscard]] Edited setPrint(const Quilt& quilt, FabricId fabric, quilt::Print print,
                               measure::Angle tolerance);
 
-/// What becomes of one sheet that has been rough cut.
-struct Remains {
-    int sheet = 0;                     ///< as in quilt::Traced
-    Length used;                       ///< off the roll
-    std::vector<shape::Rings> offCuts; ///< each with its box at the origin, mm
-};
 /// Takes what was used off the web, the used off-cuts out of the stash, and puts what is left there.
-[[nodiscard]] Edited putAway(const Quilt& quilt, BlockId block, const std::vector<Remains>& remains,
+[[nodiscard]] Edited putAway(const Quilt& quilt, BlockId block, const std::vector<quilt::Remains>& remains,
                              std::int64_t time);
 /// Errors: Code::noSuchOffCut.
 [[nodiscard]] Edited removeOffCut(const Quilt& quilt, OffCutId offCut);

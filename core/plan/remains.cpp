@@ -48,4 +48,18 @@ std::vector<const SheetUse*> cutSheets(const quilt::Block& block, const TracePla
     return out;
 }
 
+std::vector<quilt::Remains> remainsOf(const quilt::Quilt& quilt, const quilt::Block& block,
+                                      const TracePlan& plan) {
+    std::vector<quilt::Remains> out;
+    for (const auto* sheet : cutSheets(block, plan)) {
+        out.push_back({sheet->number, sheet->roll ? sheet->used : measure::Length{}, {}});
+        for (const auto& part : offCutsOf(plan, *sheet, quilt.leastOffCut)) {
+            const auto box = part.bounds();
+            const auto home = shape::Transform::moveBy(-box.left, -box.top);
+            out.back().offCuts.push_back(shape::transformed(part, home).rings);
+        }
+    }
+    return out;
+}
+
 } // namespace up::plan

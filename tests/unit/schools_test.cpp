@@ -335,7 +335,7 @@ TEST(PutAway, TakesWebOffTheRollAndKeepsWhatIsLeft) {
     const auto plan = planTrace(quilt, block(quilt));
     const auto cut = cutSheets(block(quilt), plan);
     ASSERT_EQ(cut.size(), 1U);
-    const edit::Remains rest{cut.front()->number, cut.front()->used, {{boxAt(0, 0, 50, 50)}}};
+    const quilt::Remains rest{cut.front()->number, cut.front()->used, {{boxAt(0, 0, 50, 50)}}};
     const auto away = must(edit::putAway(quilt, block(quilt).id, {rest}, 3));
     EXPECT_NEAR(away.webs.front().length.mm(), quilt.webs.front().length.mm() - rest.used.mm(), 1e-9);
     ASSERT_EQ(away.offCuts.size(), 1U);
