@@ -34,6 +34,7 @@ private:
     void piece(const quilt::Traced& traced, const Piece& piece, const shape::Outline& outline);
     void grain(const quilt::Traced& traced, const Piece& piece, Point at);
     void endOfRoll();
+    [[nodiscard]] std::vector<std::pair<const quilt::Traced*, const shape::Outline*>> lying() const;
     /// The number stands on what stays of the web.
     [[nodiscard]] shape::Region withoutWindow(PieceId piece, shape::Region region) const {
         for (const auto& chunk : m.plan.chunks)
@@ -163,6 +164,20 @@ std::string Drawn::below() const {
     return out;
 }
 
+/// The largest first: what lies in a window is on top, to be seen and clicked.
+std::vector<std::pair<const quilt::Traced*, const shape::Outline*>> Drawn::lying() const {
+    std::vector<std::pair<const quilt::Traced*, const shape::Outline*>> out;
+    for (const auto& [id, outline] : m.plan.lines)
+        for (const auto& traced : m.layout.traced)
+            if (traced.piece == id && traced.sheet == m_sheet.number) out.emplace_back(&traced, &outline);
+    const auto size = [](const auto& entry) {
+        const auto box = boundsOf(*entry.second);
+        return box.width() * box.height();
+    };
+    std::stable_sort(out.begin(), out.end(), [&](const auto& a, const auto& b) { return size(a) > size(b); });
+    return out;
+}
+
 Panel Drawn::panel() {
     m_panel.side = Side::paper;
     m_panel.caption = nameOf(m, m_sheet);
@@ -170,13 +185,8 @@ Panel Drawn::panel() {
     offCuts();
     for (const auto& each : m.plan.chunks)
         if (each.sheet == m_sheet.number) chunk(each);
-    for (const auto& traced : m.layout.traced) {
-        const auto* known = find(m.block.pieces, traced.piece);
-        const auto line = std::find_if(m.plan.lines.begin(), m.plan.lines.end(),
-                                       [&](const auto& l) { return l.first == traced.piece; });
-        if (traced.sheet == m_sheet.number && known && line != m.plan.lines.end())
-            piece(traced, *known, line->second);
-    }
+    for (const auto& [traced, outline] : lying())
+        piece(*traced, *find(m.block.pieces, traced->piece), *outline);
     endOfRoll();
     if (!m.small) m_panel.below = below();
     m_panel.done = m_pieces > 0 && m_traced == m_pieces;

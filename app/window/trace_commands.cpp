@@ -74,15 +74,15 @@ void TraceCommands::drop() {
     const auto* block = m_session.block();
     const bool wrong = block && !m_session.derived().tooClose().empty();
     if (wrong && m_free) {
-        const auto pairs = m_session.derived().tooClose();
-        const auto other = pairs.front().other;
-        const QString what = other ? QString("too close to %1").arg(plan::numberOf(*block, other))
-                                   : QString("over the edge of the sheet");
+        const auto pair = m_session.derived().tooClose().front();
+        const QString what = pair.other ? QString("too close to %1").arg(plan::numberOf(*block, pair.other))
+                                        : QString("over the edge of the sheet");
+        const QString said = QString("%1 lay %2; it is back where it last had room.")
+                                 .arg(plan::numberOf(*block, pair.piece))
+                                 .arg(what);
         m_session.apply(edit::changeLayout(m_session.quilt(), block->id, *m_free), "move on the web",
                         dragKey);
-        emit told(QString("%1 lay %2; it is back where it last had room.")
-                      .arg(plan::numberOf(*block, pairs.front().piece))
-                      .arg(what));
+        emit told(said);
     }
     m_free.reset();
     m_session.closeMerge();

@@ -1,0 +1,220 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Laying out by mouse and keys: the ways compared, chunks dragged, turned and pinned, web put away.
+#include "app/window/ways_strip.hpp"
+#include "core/edit/tracing.hpp"
+#include "core/plan/by_hand.hpp"
+#include "core/plan/remains.hpp"
+#include "tests/gui/bench.hpp"
+
+#include <QLabel>
+#include <QPushButton>
+
+namespace up::test {
+namespace {
+
+using app::View;
+using quilt::Step;
+
+class Trace : public WindowTest {
+protected:
+    Trace() {
+        importInto("ducks.svg", 24);
+        climb(View::trace);
+    }
+    void layOut() {
+        click("trace.layout");
+        awaitLayout();
+    }
+    /// Stopped early: the best so far counts, and nothing is compared.
+    void layOutQuickly() {
+        click("trace.layout");
+        QTest::qWait(150);
+        if (window().layoutJob().isRunning()) click("trace.layout");
+        awaitLayout();
+    }
+    void compare() {
+        EXPECT_SOON(!window().layoutJob().isRunning() && !window().layoutJob().isComparing(), 60'000);
+    }
+    [[nodiscard]] const quilt::Layout& layout() { return block().layout.front(); }
+    [[nodiscard]] const quilt::Traced& traced(PieceId piece) {
+        const auto& all = layout().traced;
+        return *std::find_if(all.begin(), all.end(), [&](const auto& t) { return t.piece == piece; });
+    }
+    /// A point on the piece's line on the mat.
+    [[nodiscard]] QPoint lineOf(PieceId piece) {
+        const auto& trace = session().derived().trace();
+        for (std::size_t panel = 0; panel < trace.sheets.size(); ++panel)
+            for (const auto& [id, outline] : trace.lines)
+                if (id == piece && trace.sheets[panel].number == traced(piece).sheet)
+                    return window().mat().pixelOf(panel, boundsOf(outline).centre()).toPoint();
+        return {};
+    }
+    void drag(QPoint from, QPoint by, Qt::KeyboardModifiers keys = Qt::NoModifier) {
+        auto& mat = window().mat();
+        QTest::mousePress(&mat, Qt::LeftButton, keys, from);
+        for (int i = 1; i <= 5; ++i) {
+            QMouseEvent move(QEvent::MouseMove, QPointF(from + by * i / 5),
+                             mat.mapToGlobal(from + by * i / 5), Qt::NoButton, Qt::LeftButton, keys);
+            QApplication::sendEvent(&mat, &move);
+        }
+        QTest::mouseRelease(&mat, Qt::LeftButton, keys, from + by);
+    }
+    void record(Step step) {
+        std::vector<PieceId> all;
+        for (const auto& piece : block().pieces)
+            all.push_back(piece.id);
+        session().apply(edit::record(session().quilt(), session().blockId(), all, step, m_time), "step");
+    }
+};
+
+TEST_F(Trace, ComparesTheWaysAndOneClickTakesOne) {
+    layOut();
+    EXPECT_EQ(block().school, quilt::School::byFabric);
+    compare();
+    const auto cards = [&] {
+        auto all = window().findChildren<app::WayCard*>();
+        all.erase(
+            std::remove_if(all.begin(), all.end(), [&](auto* card) { return !card->isVisibleTo(&window()); }),
+            all.end());
+        return all;
+    };
+    const auto shown = static_cast<int>(window().layoutJob().ways().size());
+    EXPECT_SOON(cards().size() == shown, 5000);
+    EXPECT_GE(shown, 3);
+    const auto before = layout();
+    for (auto* card : cards())
+        if (card->way().school == quilt::School::windowed) {
+            QTest::mouseClick(card, Qt::LeftButton);
+            break;
+        }
+    ASSERT_EQ(block().school, quilt::School::windowed);
+    EXPECT_TRUE(
+        std::any_of(layout().traced.begin(), layout().traced.end(), [](const auto& t) { return t.window; }));
+    key(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(block().school, quilt::School::byFabric);
+    EXPECT_EQ(layout(), before);
+    EXPECT_EQ(window().layoutJob().ways().size(), static_cast<std::size_t>(shown)) << "still known";
+}
+
+TEST_F(Trace, ADraggedChunkMovesAsOneIsPinnedAndUndoneInOneStep) {
+    layOutQuickly();
+    const auto before = layout();
+    const auto& trace = session().derived().trace();
+    const auto chunk = *std::find_if(trace.chunks.begin(), trace.chunks.end(),
+                                     [](const auto& c) { return c.pieces.size() > 1; });
+    const auto first = chunk.pieces.front();
+    // Down onto the paper below everything.
+    const double down = trace.sheets.front().used.mm() + 5 - chunk.roughCut.bounds().top;
+    const auto scale = window().mat().pixelOf(0, {0, 100}) - window().mat().pixelOf(0, {0, 0});
+    drag(lineOf(first), QPoint(0, static_cast<int>(down * scale.y() / 100)));
+    for (const auto piece : chunk.pieces) {
+        const auto& was = *std::find_if(before.traced.begin(), before.traced.end(),
+                                        [&](const auto& t) { return t.piece == piece; });
+        EXPECT_NEAR(traced(piece).y - was.y, down, 3);
+        EXPECT_NEAR(traced(piece).x, was.x, 0.01);
+        EXPECT_TRUE(traced(piece).pinned);
+    }
+    EXPECT_EQ(find<QPushButton>("trace.pin").text(), "Let go");
+    key(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(layout(), before);
+}
+
+TEST_F(Trace, WhatIsDroppedTooCloseGoesBackAndIsNamed) {
+    layOutQuickly();
+    const auto before = layout();
+    const auto& chunks = session().derived().trace().chunks;
+    const auto a = chunks[0].pieces.front(), b = chunks[1].pieces.front();
+    drag(lineOf(a), lineOf(b) - lineOf(a));
+    EXPECT_TRUE(session().derived().tooClose().empty());
+    EXPECT_TRUE(said().contains("last had room")) << said().toStdString();
+    EXPECT_EQ(layout().traced.size(), before.traced.size());
+}
+
+TEST_F(Trace, ShiftTakesOnePieceOutOfItsChunk) {
+    layOutQuickly();
+    const auto& trace = session().derived().trace();
+    const auto chunk = *std::find_if(trace.chunks.begin(), trace.chunks.end(),
+                                     [](const auto& c) { return c.pieces.size() > 1; });
+    const auto piece = chunk.pieces.back();
+    const double down = trace.sheets.front().used.mm() + 30 - chunk.roughCut.bounds().top;
+    const auto scale = window().mat().pixelOf(0, {0, 100}) - window().mat().pixelOf(0, {0, 0});
+    drag(lineOf(piece), QPoint(0, static_cast<int>(down * scale.y() / 100)), Qt::ShiftModifier);
+    EXPECT_EQ(plan::chunkAround(layout(), piece).size(), 1U);
+    EXPECT_FALSE(traced(chunk.pieces.front()).pinned);
+}
+
+TEST_F(Trace, KeysNudgeTurnAndPin) {
+    layOutQuickly();
+    const auto piece = block().pieces.back().id;
+    session().choosePiece(piece);
+    window().mat().setFocus();
+    const auto was = traced(piece);
+    key(Qt::Key_Down, Qt::ShiftModifier);
+    EXPECT_NEAR(traced(piece).y - was.y, 25.4 / 4, 1e-6);
+    key(Qt::Key_Period);
+    EXPECT_NEAR(traced(piece).turn.degrees(), (was.turn + measure::Angle::ofDegrees(5)).normal().degrees(),
+                1e-9);
+    EXPECT_TRUE(traced(piece).pinned);
+    key(Qt::Key_P);
+    EXPECT_FALSE(traced(piece).pinned);
+    key(Qt::Key_P);
+    EXPECT_TRUE(traced(piece).pinned);
+    const auto pinned = traced(piece);
+    layOutQuickly(); // the rest flows round it
+    EXPECT_EQ(traced(piece), pinned);
+}
+
+TEST_F(Trace, WhatIsTracedStaysAndSaysSo) {
+    layOutQuickly();
+    record(Step::traced);
+    const auto before = layout();
+    session().choosePiece(block().pieces.front().id);
+    window().mat().setFocus();
+    key(Qt::Key_Down);
+    EXPECT_EQ(layout(), before);
+    EXPECT_TRUE(said().contains("on paper already")) << said().toStdString();
+    EXPECT_FALSE(find<QPushButton>("trace.layout").isEnabled());
+}
+
+TEST_F(Trace, PutsAwayWhatIsLeftAndLaysTheNextBlockOnIt) {
+    layOutQuickly();
+    record(Step::traced);
+    record(Step::roughCut);
+    EXPECT_EQ(session().next().what, plan::What::putAway);
+    m_asker.texts = {"3/4 in"};
+    find<QAction>("trace.least").trigger();
+    EXPECT_EQ(session().quilt().leastOffCut, measure::Length::ofInches(3, 4));
+    const auto roll = session().quilt().webs.front().length;
+    const auto used = session().derived().trace().sheets.front().used;
+    click("now");
+    EXPECT_NEAR(session().quilt().webs.front().length.mm(), (roll - used).mm(), 1e-6);
+    ASSERT_FALSE(session().quilt().offCuts.empty());
+    EXPECT_TRUE(said().contains("stash")) << said().toStdString();
+    EXPECT_EQ(session().next().what, plan::What::goOn);
+    // Another block: the off-cuts come first.
+    m_asker.texts = {"Reeds", "3 in"};
+    climb(View::landing);
+    click("block.new");
+    m_asker.files = {drawing("bulrushes.svg")};
+    climb(View::draw);
+    click("now");
+    EXPECT_SOON(block().pieces.size() == 16, 5000);
+    climb(View::trace);
+    layOutQuickly();
+    EXPECT_TRUE(std::any_of(layout().sheets.begin(), layout().sheets.end(),
+                            [](const auto& s) { return static_cast<bool>(s.offCut); }));
+}
+
+TEST_F(Trace, LeavingTheBlockWhileWaysAreComparedIsSafe) {
+    layOut();
+    EXPECT_TRUE(window().layoutJob().isComparing());
+    climb(View::lay);
+    session().apply(edit::removePiece(session().quilt(), session().blockId(), block().pieces[0].id),
+                    "remove");
+    climb(View::trace);
+    compare();
+    EXPECT_TRUE(window().layoutJob().ways().empty()) << "of a block that is another one now";
+}
+
+} // namespace
+} // namespace up::test
