@@ -7,6 +7,7 @@
 #include "app/dialogs/join_dialog.hpp"
 #include "app/dialogs/shape_dialog.hpp"
 #include "app/dialogs/size_dialog.hpp"
+#include "app/dialogs/stripes_dialog.hpp"
 #include "app/dialogs/turn_dialog.hpp"
 #include "app/dialogs/web_dialog.hpp"
 #include "app/dialogs/which_dialog.hpp"
@@ -95,6 +96,11 @@ std::optional<edit::Arrangement> DialogAsker::arrange(const ArrangeQuestion& que
 
 std::optional<std::vector<shape::Contour>> DialogAsker::edges(const EdgeQuestion& question) {
     EdgeDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<StripesAnswer> DialogAsker::stripes(const StripesQuestion& question) {
+    StripesDialog dialog(question, m_parent);
     return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
 }
 

@@ -7,6 +7,7 @@
 #include "app/dialogs/importing.hpp"
 #include "app/dialogs/shaping.hpp"
 #include "app/dialogs/sizing.hpp"
+#include "app/dialogs/striping.hpp"
 
 #include "core/plan/which_plan.hpp"
 
@@ -43,6 +44,7 @@ public:
     virtual std::optional<ShapeAnswer> shape(const ShapeQuestion& question) = 0;
     virtual std::optional<edit::Arrangement> arrange(const ArrangeQuestion& question) = 0;
     virtual std::optional<std::vector<shape::Contour>> edges(const EdgeQuestion& question) = 0;
+    virtual std::optional<StripesAnswer> stripes(const StripesQuestion& question) = 0;
     virtual std::optional<plan::Candidate> which(const quilt::Quilt& quilt, BlockId block) = 0;
     virtual void showTurning(const quilt::Quilt& quilt, BlockId block, PieceId piece) = 0;
     virtual bool yes(const QString& title, const QString& question, const QString& yesWords) = 0;
@@ -70,6 +72,7 @@ public:
     std::optional<ShapeAnswer> shape(const ShapeQuestion& question) override;
     std::optional<edit::Arrangement> arrange(const ArrangeQuestion& question) override;
     std::optional<std::vector<shape::Contour>> edges(const EdgeQuestion& question) override;
+    std::optional<StripesAnswer> stripes(const StripesQuestion& question) override;
     std::optional<plan::Candidate> which(const quilt::Quilt& quilt, BlockId block) override;
     void showTurning(const quilt::Quilt& quilt, BlockId block, PieceId piece) override;
     bool yes(const QString& title, const QString& question, const QString& yesWords) override;

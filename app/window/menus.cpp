@@ -115,6 +115,9 @@ void Menus::buildWeb() {
     add(menu, "trace.compare", "&Compare ways", {}, [&] { tracing.compare(); });
     add(menu, "trace.pin", "&Pin or let go", QKeySequence("P"), [&] { tracing.togglePin(); });
     menu->addSeparator();
+    add(menu, "trace.stripes", "&Stripes and grain…", QKeySequence("Ctrl+G"), [&] { tracing.setStripes(); });
+    add(menu, "trace.window", "May have a wi&ndow, or not", {}, [&] { tracing.toggleWindow(); });
+    menu->addSeparator();
     add(menu, "trace.away", "Put &away what is left", {}, [&] { tracing.putAway(); });
     add(menu, "trace.least", "Off-cuts &worth keeping…", {}, [&] { tracing.askLeastOffCut(); });
 }

@@ -101,6 +101,32 @@ void TraceCommands::togglePin() {
     m_session.apply(edit::pin(m_session.quilt(), block->id, pieces, !pinned), pinned ? "let go" : "pin");
 }
 
+void TraceCommands::setStripes() {
+    const auto* piece = m_session.piece();
+    if (!piece || !piece->fabric)
+        return emit m_session.trouble("Choose a piece first: its fabric's print is asked for.");
+    const auto id = piece->id;
+    const auto fabric = piece->fabric;
+    const auto answer = m_asker.stripes({m_session.quilt(), m_session.blockId(), id});
+    if (!answer) return;
+    m_session.apply(edit::setPrint(m_session.quilt(), fabric, answer->print, answer->tolerance)
+                        .and_then([&](const quilt::Quilt& printed) {
+                            return edit::setGrain(printed, m_session.blockId(), id, answer->grain);
+                        }),
+                    "stripes");
+}
+
+void TraceCommands::toggleWindow() {
+    const auto* piece = m_session.piece();
+    if (!piece) return emit m_session.trouble("Choose a piece first: it may have a window, or not.");
+    const bool may = !piece->mayHaveWindow;
+    const QString name = QString::fromStdString(piece->name);
+    if (m_session.apply(edit::setMayHaveWindow(m_session.quilt(), m_session.blockId(), piece->id, may),
+                        "window"))
+        emit told(may ? name + " may have a window when pieces are laid out in windows."
+                      : name + " keeps its web whole.");
+}
+
 void TraceCommands::putAway() {
     const auto* block = m_session.block();
     if (!block) return;

@@ -32,6 +32,11 @@ public:
     /// Pins the chosen piece's chunk, or lets go of it.
     void togglePin();
 
+    /// How its fabric is printed, and how the stripes run over the chosen piece.
+    void setStripes();
+    /// Whether the chosen piece may have a window.
+    void toggleWindow();
+
     /// What is left of the sheets that are rough cut goes into the stash.
     void putAway();
     /// Asks how small an off-cut is still kept.

@@ -41,6 +41,8 @@ public:
     std::function<std::optional<app::ShapeAnswer>(const app::ShapeQuestion&)> shapeAnswer;
     std::function<std::optional<edit::Arrangement>(const app::ArrangeQuestion&)> arrangeAnswer;
     std::function<std::optional<std::vector<shape::Contour>>(const app::EdgeQuestion&)> edgesAnswer;
+    std::optional<app::StripesAnswer> stripesAnswer; ///< none: cancelled
+    std::optional<app::StripesAnswer> stripes(const app::StripesQuestion&) override { return stripesAnswer; }
     std::optional<plan::Candidate> whichAnswer;
     std::optional<intake::PageGrid> gridAnswer;
     std::optional<intake::PageGrid> pageGrid(const std::vector<quilt::Drawing>&, measure::System) override {

@@ -1,11 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Laying out by mouse and keys: the ways compared, chunks dragged, turned and pinned, web put away.
+#include "app/dialogs/stripes_dialog.hpp"
 #include "app/window/ways_strip.hpp"
 #include "core/edit/tracing.hpp"
 #include "core/plan/by_hand.hpp"
 #include "core/plan/remains.hpp"
 #include "tests/gui/bench.hpp"
 
+#include <QComboBox>
 #include <QLabel>
 #include <QPushButton>
 
@@ -162,6 +164,37 @@ TEST_F(Trace, KeysNudgeTurnAndPin) {
     const auto pinned = traced(piece);
     layOutQuickly(); // the rest flows round it
     EXPECT_EQ(traced(piece), pinned);
+}
+
+TEST_F(Trace, StripesAreSetForFabricAndPieceAndOneUndoTakesThemBack) {
+    layOutQuickly();
+    const auto before = session().quilt();
+    session().choosePiece(block().pieces.front().id);
+    m_asker.stripesAnswer = app::StripesAnswer{quilt::Print::striped, measure::Angle::ofDegrees(3),
+                                               measure::Angle::ofDegrees(40)};
+    key(Qt::Key_G, Qt::ControlModifier);
+    EXPECT_EQ(block().pieces.front().grain, measure::Angle::ofDegrees(40));
+    EXPECT_EQ(quilt::find(session().quilt().fabrics, block().pieces.front().fabric)->print,
+              quilt::Print::striped);
+    EXPECT_EQ(session().next().what, plan::What::layOut) << "its place is given up";
+    key(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(session().quilt(), before);
+}
+
+TEST_F(Trace, TheStripesDialogTurnsByMouseInTheMirrorToo) {
+    app::StripesDialog dialog({session().quilt(), session().blockId(), block().pieces.front().id});
+    dialog.resize(720, 640);
+    dialog.show();
+    auto& picture = *dialog.findChild<app::StripesPicture*>();
+    const auto middle = picture.middle();
+    QTest::mouseClick(&picture, Qt::LeftButton, {}, (middle + QPointF(70, 70)).toPoint());
+    ASSERT_TRUE(dialog.answer().grain);
+    EXPECT_NEAR(dialog.answer().grain->degrees(), 45, 1);
+    const QPointF mirror(picture.width() - middle.x(), middle.y());
+    QTest::mouseClick(&picture, Qt::LeftButton, {}, (mirror + QPointF(-70, 70)).toPoint());
+    EXPECT_NEAR(dialog.answer().grain->degrees(), 45, 1) << "left on the paper side is right on the front";
+    dialog.findChild<QComboBox*>("stripes.print")->setCurrentIndex(0);
+    EXPECT_FALSE(dialog.answer().grain) << "a plain fabric has none";
 }
 
 TEST_F(Trace, WhatIsTracedStaysAndSaysSo) {

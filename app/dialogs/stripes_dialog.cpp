@@ -1,0 +1,194 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/dialogs/stripes_dialog.hpp"
+
+#include "app/canvas/painter.hpp"
+#include "app/look/look.hpp"
+#include "app/look/names.hpp"
+#include "core/sheet/sheet.hpp"
+#include "words/sentences.hpp"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QDialogButtonBox>
+#include <QDoubleSpinBox>
+#include <QFormLayout>
+#include <QLabel>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QPushButton>
+#include <cmath>
+
+namespace up::app {
+namespace {
+
+const quilt::Piece& pieceOf(const StripesQuestion& question) {
+    return *quilt::find(quilt::find(question.quilt.blocks, question.block)->pieces, question.piece);
+}
+
+const quilt::Fabric* fabricOf(const StripesQuestion& question) {
+    return quilt::find(question.quilt.fabrics, pieceOf(question).fabric);
+}
+
+} // namespace
+
+StripesPicture::StripesPicture(const StripesQuestion& question, QWidget* parent) : QWidget(parent) {
+    const auto& outline = *pieceOf(question).outline;
+    const auto middle = boundsOf(outline).centre();
+    m_outline = pathOf(sheet::contoursOf(outline)).translated(-middle.x, -middle.y);
+    const auto box = m_outline.boundingRect();
+    m_reach = std::max(1.0, std::hypot(box.width(), box.height()) / 2);
+    const auto* fabric = fabricOf(question);
+    m_cloth = fabric ? look::q(fabric->colour) : look::q(look::webPaper);
+    setMinimumSize(560, 300);
+    setCursor(Qt::CrossCursor);
+}
+
+void StripesPicture::show(const StripesAnswer& answer) {
+    m_answer = answer;
+    update();
+}
+
+void StripesPicture::paintSide(QPainter& painter, bool front) const {
+    painter.save();
+    constexpr double words = 34;
+    const double side = std::min(width() / 2.0 - 24, height() - 2 * words);
+    painter.translate(front ? width() / 4.0 : width() * 3 / 4.0, height() / 2.0);
+    const double scale = side / 2 / m_reach;
+    painter.scale(front ? scale : -scale, scale);
+    QColor paper = front ? m_cloth : look::q(look::webPaper);
+    painter.fillPath(m_outline, paper);
+    if (m_answer.print != quilt::Print::plain && m_answer.grain) {
+        painter.save();
+        painter.setClipPath(m_outline);
+        painter.rotate(m_answer.grain->degrees());
+        const QColor stripe = front
+                                  ? (m_cloth.lightnessF() > 0.5F ? m_cloth.darker(150) : m_cloth.lighter(170))
+                                  : look::q(look::line);
+        const double apart = m_reach / 9;
+        for (double y = -m_reach; y <= m_reach; y += 2 * apart)
+            painter.fillRect(QRectF(-m_reach, y, 2 * m_reach, apart), stripe);
+        painter.restore();
+        painter.save();
+        painter.rotate(m_answer.grain->degrees());
+        painter.setPen(QPen(look::q(look::ink), 3 / scale, Qt::SolidLine, Qt::RoundCap));
+        const double tip = m_reach * 0.8, barb = m_reach * 0.09;
+        painter.drawLine(QPointF(-tip, 0), QPointF(tip, 0));
+        painter.drawLine(QPointF(tip, 0), QPointF(tip - barb, barb));
+        painter.drawLine(QPointF(tip, 0), QPointF(tip - barb, -barb));
+        if (m_answer.print == quilt::Print::striped) {
+            painter.drawLine(QPointF(-tip, 0), QPointF(-tip + barb, barb));
+            painter.drawLine(QPointF(-tip, 0), QPointF(-tip + barb, -barb));
+        }
+        painter.restore();
+    }
+    QPen pen(look::q(front ? look::ink : look::pencil), 2 / scale);
+    if (!front) pen.setDashPattern({6, 4});
+    painter.strokePath(m_outline, pen);
+    painter.restore();
+    painter.setPen(look::q(look::ink));
+    QFont font = painter.font();
+    font.setBold(true);
+    painter.setFont(font);
+    painter.drawText(QRectF(front ? 0 : width() / 2.0, 4, width() / 2.0, words), Qt::AlignCenter,
+                     front ? QString("▶ ") + words::frontSide : QString("◀ ") + words::paperSide);
+}
+
+void StripesPicture::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.fillRect(rect(), look::q(look::panel));
+    paintSide(painter, true);
+    paintSide(painter, false);
+}
+
+void StripesPicture::mouseMoveEvent(QMouseEvent* event) {
+    const bool front = event->position().x() < width() / 2.0;
+    auto away = event->position() - QPointF(front ? width() / 4.0 : width() * 3 / 4.0, height() / 2.0);
+    if (!front) away.setX(-away.x()); // the paper side is the mirror
+    if (std::hypot(away.x(), away.y()) < 12) return;
+    emit turned(std::round(std::atan2(away.y(), away.x()) * 180 / M_PI));
+}
+
+StripesDialog::StripesDialog(StripesQuestion question, QWidget* parent)
+    : QDialog(parent), m_question(std::move(question)),
+      m_picture(named(new StripesPicture(m_question, this), "stripes.picture")),
+      m_print(named(new QComboBox(this), "stripes.print")),
+      m_direction(named(new QDoubleSpinBox(this), "stripes.direction")),
+      m_within(named(new QDoubleSpinBox(this), "stripes.within")),
+      m_matters(named(new QCheckBox("It matters how they run over this piece", this), "stripes.matters")),
+      m_says(new QLabel(this)) {
+    const auto& piece = pieceOf(m_question);
+    const auto* fabric = fabricOf(m_question);
+    setWindowTitle("Stripes on " + QString::fromStdString(piece.name));
+    m_print->addItems({"plain: any way up", "stripes, grain or rows: either way up", "one way: with a top"});
+    m_print->setCurrentIndex(fabric ? static_cast<int>(fabric->print) : 0);
+    m_direction->setRange(-180, 180), m_direction->setDecimals(0), m_direction->setSuffix("°");
+    m_direction->setWrapping(true);
+    const auto box = boundsOf(*piece.outline);
+    const double longest = box.width() >= box.height() ? 0 : 90;
+    m_direction->setValue(piece.grain ? std::remainder(piece.grain->degrees(), 360) : longest);
+    m_within->setRange(0, 45), m_within->setDecimals(0), m_within->setSuffix("°");
+    m_within->setValue(fabric ? fabric->tolerance.degrees() : 5);
+    m_matters->setChecked(piece.grain.has_value() || (fabric && fabric->print == quilt::Print::plain));
+    m_says->setWordWrap(true);
+    auto* column = new QVBoxLayout(this);
+    column->addWidget(m_picture, 1);
+    auto* form = new QFormLayout;
+    form->addRow("Print of " + (fabric ? QString::fromStdString(fabric->name) : QString("its fabric")),
+                 m_print);
+    form->addRow("", m_matters);
+    form->addRow("Run this way (0° across, 90° down)", m_direction);
+    form->addRow("May be off by", m_within);
+    column->addLayout(form);
+    column->addWidget(m_says);
+    auto* buttons = new QDialogButtonBox(this);
+    auto* set = named(buttons->addButton("Set the stripes", QDialogButtonBox::AcceptRole), "stripes.set");
+    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
+    column->addWidget(buttons);
+    set->setEnabled(fabric != nullptr);
+    connect(set, &QPushButton::clicked, this, &QDialog::accept);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    connect(m_print, &QComboBox::currentIndexChanged, this, &StripesDialog::refresh);
+    connect(m_matters, &QCheckBox::toggled, this, &StripesDialog::refresh);
+    connect(m_direction, &QDoubleSpinBox::valueChanged, this, &StripesDialog::refresh);
+    connect(m_within, &QDoubleSpinBox::valueChanged, this, &StripesDialog::refresh);
+    connect(m_picture, &StripesPicture::turned, this, [this](double degrees) {
+        if (m_print->currentIndex() == 0) m_print->setCurrentIndex(1);
+        m_matters->setChecked(true);
+        m_direction->setValue(degrees);
+    });
+    resize(720, 640);
+    refresh();
+}
+
+StripesAnswer StripesDialog::answer() const {
+    StripesAnswer out;
+    out.print = static_cast<quilt::Print>(m_print->currentIndex());
+    out.tolerance = measure::Angle::ofDegrees(m_within->value());
+    if (m_matters->isChecked() && out.print != quilt::Print::plain)
+        out.grain = measure::Angle::ofDegrees(m_direction->value());
+    return out;
+}
+
+QString StripesDialog::says() const {
+    const auto now = answer();
+    if (now.print == quilt::Print::plain)
+        return "A plain fabric: its pieces are turned however they use least web.";
+    if (!now.grain) return "This piece is turned however it uses least web.";
+    return QString(
+               "Reversing mirrors the way they run: %1° seen from the front is %2° on the paper. Pieces of "
+               "one chunk are laid so that their stripes agree.")
+        .arg(now.grain->degrees(), 0, 'f', 0)
+        .arg(std::remainder(180 - now.grain->degrees(), 360), 0, 'f', 0);
+}
+
+void StripesDialog::refresh() {
+    const bool printed = m_print->currentIndex() != 0;
+    m_matters->setEnabled(printed);
+    m_direction->setEnabled(printed && m_matters->isChecked());
+    m_within->setEnabled(printed);
+    m_picture->show(answer());
+    m_says->setText(says());
+}
+
+} // namespace up::app
