@@ -2,6 +2,7 @@
 // Verbs that make files: import, new, nest, export, demo.
 #include "cli/open.hpp"
 #include "core/edit/edits.hpp"
+#include "core/layout/groups.hpp"
 #include "core/measure/say.hpp"
 #include "core/plan/lay_out.hpp"
 #include "core/store/exchange.hpp"
@@ -72,18 +73,20 @@ Bytes nest(const Words& words) {
     const auto job = store::readNestJob(*text, words.file);
     if (!job) return tl::unexpected(job.error());
     Job control;
-    return store::writeNestLayout(*job,
-                                  layout::nest(*job, {words.seconds, words.rounds, words.seed}, control));
+    const layout::NestOptions options{words.seconds, words.rounds, words.seed};
+    return store::writeNestLayout(*job, job->groupSpacing > 0 ? layout::nestInGroups(*job, options, control)
+                                                              : layout::nest(*job, options, control));
 }
 
 Bytes exportSheets(const Words& words) {
-    const bool pages = words.what == "tracing" || words.what == "placement";
+    const bool pages = words.what == "tracing" || words.what == "placement" || words.what == "web";
     if (!pages && words.what != "cut")
-        return failure(Code::badUse, {"--what is tracing, placement or cut, not “" + words.what + "”"});
+        return failure(Code::badUse, {"--what is tracing, web, placement or cut, not “" + words.what + "”"});
     if ((pages && words.as != "pdf") || (!pages && words.as != "svg"))
-        return failure(Code::badUse,
-                       {"tracing and placement sheets are written as pdf, cut files as svg; choose --as " +
-                        std::string(pages ? "pdf" : "svg")});
+        return failure(
+            Code::badUse,
+            {"tracing, web and placement sheets are written as pdf, cut files as svg; choose --as " +
+             std::string(pages ? "pdf" : "svg")});
     if (words.paper != "letter" && words.paper != "a4")
         return failure(Code::badUse, {"--paper is letter or a4, not “" + words.paper + "”"});
     auto opened = openBlock(words);
@@ -112,9 +115,10 @@ Bytes exportSheets(const Words& words) {
         if (!found) return tl::unexpected(found.error());
         laidOut.layout = {std::move(*found)};
     }
-    return output::tracingPages(opened->quilt, laidOut, options).and_then([&](const auto& made) {
-        return output::writePdf(made, block.name);
-    });
+    const auto made = words.what == "web" ? output::webPages(opened->quilt, laidOut, options)
+                                          : output::tracingPages(opened->quilt, laidOut, options);
+    if (!made) return tl::unexpected(made.error());
+    return output::writePdf(*made, block.name);
 }
 
 Bytes demo(const Words& words) {

@@ -44,6 +44,8 @@ std::string_view pattern(Code code) {
         return "The {0} {1} cannot be right: it must be between {2} and {3}. Type another size.";
     case Code::noSuchBlock: return "There is no block “{0}”. The quilt has: {1}.";
     case Code::noSuchPiece: return "Piece {0} is not in this block any more. Choose another.";
+    case Code::webIsARoll:
+        return "{0} is a roll, which no printer takes. Print on paper, or choose web that comes in sheets.";
     case Code::noSuchOffCut: return "Off-cut {0} is not in the stash any more. Choose another.";
     case Code::noSuchFabric: return "Fabric {0} is not in this quilt any more. Choose another.";
     case Code::nothingToDo:

@@ -5,6 +5,7 @@
 #include "app/dialogs/edge_dialog.hpp"
 #include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/join_dialog.hpp"
+#include "app/dialogs/machine_dialog.hpp"
 #include "app/dialogs/shape_dialog.hpp"
 #include "app/dialogs/size_dialog.hpp"
 #include "app/dialogs/stripes_dialog.hpp"
@@ -111,6 +112,10 @@ std::optional<plan::Candidate> DialogAsker::which(const quilt::Quilt& quilt, Blo
 
 void DialogAsker::showTurning(const quilt::Quilt& quilt, BlockId block, PieceId piece) {
     TurnDialog(quilt, block, piece, m_parent).exec();
+}
+
+void DialogAsker::cutByMachine(const MachineQuestion& question) {
+    MachineDialog(question, m_parent).exec();
 }
 
 bool DialogAsker::yes(const QString& title, const QString& question, const QString& yesWords) {

@@ -5,6 +5,7 @@
 #include "app/dialogs/arranging.hpp"
 #include "app/dialogs/edging.hpp"
 #include "app/dialogs/importing.hpp"
+#include "app/dialogs/machining.hpp"
 #include "app/dialogs/shaping.hpp"
 #include "app/dialogs/sizing.hpp"
 #include "app/dialogs/striping.hpp"
@@ -47,6 +48,7 @@ public:
     virtual std::optional<StripesAnswer> stripes(const StripesQuestion& question) = 0;
     virtual std::optional<plan::Candidate> which(const quilt::Quilt& quilt, BlockId block) = 0;
     virtual void showTurning(const quilt::Quilt& quilt, BlockId block, PieceId piece) = 0;
+    virtual void cutByMachine(const MachineQuestion& question) = 0;
     virtual bool yes(const QString& title, const QString& question, const QString& yesWords) = 0;
     virtual void tell(const QString& sentence) = 0;
 };
@@ -75,6 +77,7 @@ public:
     std::optional<StripesAnswer> stripes(const StripesQuestion& question) override;
     std::optional<plan::Candidate> which(const quilt::Quilt& quilt, BlockId block) override;
     void showTurning(const quilt::Quilt& quilt, BlockId block, PieceId piece) override;
+    void cutByMachine(const MachineQuestion& question) override;
     bool yes(const QString& title, const QString& question, const QString& yesWords) override;
     void tell(const QString& sentence) override;
 

@@ -117,6 +117,8 @@ void Menus::buildWeb() {
     menu->addSeparator();
     add(menu, "trace.stripes", "&Stripes and grain…", QKeySequence("Ctrl+G"), [&] { tracing.setStripes(); });
     add(menu, "trace.window", "May have a wi&ndow, or not", {}, [&] { tracing.toggleWindow(); });
+    add(menu, "trace.onWeb", "Print on web &sheets…", {}, [&] { m_window.m_sheets.writeOnWeb(); });
+    add(menu, "cut.machine", "Cutting &machine…", {}, [&] { m_window.m_sheets.cutByMachine(); });
     menu->addSeparator();
     add(menu, "trace.away", "Put &away what is left", {}, [&] { tracing.putAway(); });
     add(menu, "trace.least", "Off-cuts &worth keeping…", {}, [&] { tracing.askLeastOffCut(); });

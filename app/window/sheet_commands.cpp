@@ -4,6 +4,7 @@
 #include "app/session/aside.hpp"
 #include "core/measure/say.hpp"
 #include "core/store/file.hpp"
+#include "output/dxf/dxf.hpp"
 #include "output/pages/pages.hpp"
 #include "output/pdf/pdf.hpp"
 #include "output/svg/svg.hpp"
@@ -91,6 +92,44 @@ void SheetCommands::writePlacement(bool a4) {
                 return output::writePdf(pages, block.name);
             });
         });
+}
+
+void SheetCommands::writeOnWeb() {
+    write("Print on the web", "PDF (*.pdf)", " on web.pdf",
+          [square = printedSquare()](const quilt::Quilt& quilt, const quilt::Block& block) {
+              return output::webPages(quilt, block, onPaper(false, square)).and_then([&](const auto& pages) {
+                  return output::writePdf(pages, block.name);
+              });
+          });
+}
+
+void SheetCommands::cutByMachine() {
+    if (!m_session.block()) return;
+    m_asker.cutByMachine(
+        {m_session.quilt(), m_session.blockId(), std::make_shared<SampleCutter>(),
+         [this](CutFormat format, const std::vector<sheet::Page>& mats) { writeMats(format, mats); }});
+}
+
+/// "Heron mat 1.svg", "Heron mat 2.svg", … beside the file that was chosen.
+void SheetCommands::writeMats(CutFormat format, const std::vector<sheet::Page>& mats) {
+    const QString ending = format == CutFormat::svg ? ".svg" : ".dxf";
+    const auto name = QString::fromStdString(m_session.block()->name);
+    auto path = m_asker.fileToSave("Cut files", format == CutFormat::svg ? "SVG (*.svg)" : "DXF (*.dxf)",
+                                   name + " mat" + ending);
+    if (path.isEmpty()) return;
+    if (path.endsWith(ending, Qt::CaseInsensitive)) path.chop(ending.size());
+    for (std::size_t i = 0; i < mats.size(); ++i) {
+        const auto bytes = format == CutFormat::svg ? Result<std::string>(output::writeSvg(mats[i]))
+                                                    : output::writeDxf(mats[i]);
+        const auto file = (path + QString(" %1").arg(i + 1) + ending).toStdString();
+        const auto written =
+            bytes ? store::writeFile(file, *bytes) : Result<void>(tl::unexpected(bytes.error()));
+        if (!written) return m_session.complain(written.error());
+    }
+    emit told(
+        QString("%1 written beside “%2”: true size, mirrored already.")
+            .arg(mats.size() == 1 ? QString("One cut file is") : QString("%1 cut files are").arg(mats.size()))
+            .arg(path));
 }
 
 void SheetCommands::writeCutFile() {

@@ -19,6 +19,10 @@ public:
     void writeTracing(bool a4);
     void writePlacement(bool a4);
     void writeCutFile();
+    /// Shows what a cutting machine makes of the block.
+    void cutByMachine();
+    /// The layout straight onto sheets of web.
+    void writeOnWeb();
     /// Asks what the printed one-inch square measures; pages are corrected by it from then on.
     void correctPrinter();
 
@@ -26,6 +30,7 @@ signals:
     void told(const QString& sentence);
 
 private:
+    void writeMats(CutFormat format, const std::vector<sheet::Page>& mats);
     [[nodiscard]] double printedSquare() const; ///< mm
     void write(const QString& title, const QString& kinds, const QString& ending,
                std::function<Result<std::string>(const quilt::Quilt&, const quilt::Block&)> make);

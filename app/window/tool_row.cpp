@@ -74,6 +74,8 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
     m_layOut = on({View::trace}, named(new QPushButton(this), "trace.layout"));
     auto* pages = on({View::trace}, named(new QPushButton("Pages…", this), "trace.pages"));
     auto* cut = on({View::cut}, named(new QPushButton("Cut file…", this), "cut.file"));
+    auto* machine = on({View::cut}, named(new QPushButton("Cutting machine…", this), "cut.machine"));
+    connect(machine, &QPushButton::clicked, this, [this] { m_sheets.cutByMachine(); });
     auto* which = on({View::cut}, named(new QPushButton("Which piece is this?…", this), "cut.which"));
     connect(which, &QPushButton::clicked, this, [this] { m_shapes.findPiece(); });
     auto* about = on({View::trace}, named(new QPushButton("About it…", this), "trace.editWeb"));
@@ -91,6 +93,7 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
     connect(m_pin, &QPushButton::clicked, this, [this] { m_tracing.togglePin(); });
     row.addWidget(pages);
     row.addWidget(cut);
+    row.addWidget(machine);
     row.addWidget(which);
     connect(m_web, &QComboBox::activated, this, [this](int i) {
         m_session.apply(

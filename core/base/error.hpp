@@ -27,6 +27,7 @@ enum class Code : std::uint8_t {
     noSuchPiece,  ///< {id}
     noSuchFabric, ///< {name}
     noSuchOffCut, ///< {its number}
+    webIsARoll,   ///< cannot be printed on: {web}
     nothingToDo,  ///< {what}
     // drawings
     notSvg,          ///< {file, what the parser said}

@@ -34,12 +34,14 @@ struct Part {
     std::vector<double> rotations; ///< allowed turns in degrees; empty = any
     /// It lies there already and stays, whatever it touches; all else keeps its distance from it. One copy.
     std::optional<Spot> fixed{};
+    std::string group{}; ///< for `nestInGroups`
 };
 
 struct NestJob {
     std::vector<Sheet> sheets; ///< used in this order
     double spacing = 0;        ///< mm between any two parts; a part may touch the sheet's border
     std::vector<Part> parts;
+    double groupSpacing = 0; ///< mm between parts of different groups, for `nestInGroups`
 };
 
 struct Placed : Spot {

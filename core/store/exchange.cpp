@@ -86,6 +86,7 @@ layout::Part partFrom(const Node& node, const std::vector<layout::Sheet>& sheets
     part.copies = node.has("copies") ? static_cast<int>(node.at("copies").whole(1, 100'000)) : 1;
     part.shape = shape::regionOf(ringsFrom(node));
     if (part.shape.area() < 1e-3) node.at("outline").complain("an outline with some area");
+    if (node.has("group")) part.group = node.at("group").text();
     if (node.has("fixed")) {
         part.fixed = spotFrom(node.at("fixed"), sheets);
         if (part.copies != 1) node.at("copies").complain("1 where the piece is fixed");
@@ -173,6 +174,7 @@ Result<layout::NestJob> readNestJob(const std::string& text, const std::string& 
             job.sheets.push_back(sheetFrom(sheet));
         if (job.sheets.empty()) node.at("sheets").complain("at least one sheet");
         job.spacing = node.has("spacing") ? node.at("spacing").number(0, 1e4) : 0;
+        if (node.has("groupSpacing")) job.groupSpacing = node.at("groupSpacing").number(job.spacing, 1e4);
         for (const auto& part : node.at("pieces").items())
             job.parts.push_back(partFrom(part, job.sheets));
         return job;

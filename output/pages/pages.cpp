@@ -2,11 +2,7 @@
 #include "output/pages/pages.hpp"
 
 #include "core/plan/block_plan.hpp"
-#include "core/shape/deepest.hpp"
-#include "output/pages/tiling.hpp"
-
-#include <algorithm>
-#include <map>
+#include "output/pages/drawn.hpp"
 
 namespace up::output {
 namespace {
@@ -16,38 +12,6 @@ using quilt::Quilt;
 using shape::Point;
 using sheet::Dash;
 using sheet::Pen;
-
-constexpr Colour pencil{0x3d, 0x3d, 0x3d}, quiet{0x8a, 0x92, 0x98};
-
-std::string fabricName(const Quilt& quilt, FabricId id) {
-    const auto* fabric = find(quilt.fabrics, id);
-    return fabric ? fabric->name : "no fabric yet";
-}
-
-/// The number where it fits best; the fabric's name under it when there is room.
-void label(std::vector<sheet::Item>& items, const shape::Region& region, int number,
-           const std::string& fabric) {
-    const auto [at, depth] = shape::deepestPoint(region);
-    const double height = std::clamp(depth * 1.1, 2.6, 7.0);
-    const bool roomy = depth > 9;
-    items.push_back(sheet::Words{std::to_string(number),
-                                 {at.x, at.y + height * (roomy ? 0.1 : 0.35)},
-                                 height,
-                                 pencil,
-                                 sheet::Align::centre,
-                                 true});
-    if (roomy)
-        items.push_back(
-            sheet::Words{fabric, {at.x, at.y + height * 0.1 + 4.2}, 3.2, quiet, sheet::Align::centre, false});
-}
-
-void addMarks(std::vector<sheet::Item>& items, const quilt::Piece& piece, const shape::Transform& by) {
-    std::vector<shape::Contour> marks;
-    for (const auto& mark : *piece.marks)
-        marks.push_back(transformed(mark, by));
-    if (!marks.empty())
-        items.push_back(sheet::Shape{std::move(marks), std::nullopt, Pen{quiet, 0.25, Dash::solid}});
-}
 
 /// Edge stretches of piece `i` that pieces above hide.
 std::vector<shape::Polyline> hiddenEdges(const plan::BlockPlan& plan, std::size_t i) {
@@ -73,80 +37,7 @@ void addCreases(std::vector<sheet::Item>& items, const Block& block) {
     items.push_back(sheet::line({w, 0}, {0, h}, crease));
 }
 
-/// Laid out on paper as the printer makes it, then enlarged by what it takes away.
-std::vector<sheet::Page> tiled(const Content& content, const PageOptions& options) {
-    const double by = testSquare / std::clamp(options.square, leastSquare, mostSquare);
-    auto paper = options.paper;
-    paper.width = measure::Length::ofMm(paper.width.mm() / by);
-    paper.height = measure::Length::ofMm(paper.height.mm() / by);
-    auto pages = tiled(content, paper);
-    if (by == 1) return pages;
-    const auto enlarge = shape::Transform::scale(by, by);
-    for (auto& page : pages) {
-        page.width *= by, page.height *= by;
-        for (auto& layer : page.layers) {
-            layer.place = enlarge * layer.place;
-            if (layer.clip)
-                layer.clip = shape::Box{layer.clip->left * by, layer.clip->top * by, layer.clip->right * by,
-                                        layer.clip->bottom * by};
-        }
-    }
-    return pages;
-}
-
-/// Dotted edges over the solid line.
-void addDotted(std::vector<sheet::Item>& items, const quilt::Piece& piece, const shape::Transform& by) {
-    if (piece.dotted->empty()) return;
-    std::vector<shape::Contour> lines;
-    for (const auto& line : *piece.dotted)
-        lines.push_back(transformed(line, by));
-    items.push_back(sheet::Shape{lines, std::nullopt, Pen{Colour{255, 255, 255}, 0.6, Dash::solid}});
-    items.push_back(sheet::Shape{std::move(lines), std::nullopt, Pen{pencil, 0.35, Dash::dotted}});
-}
-
 } // namespace
-
-Result<std::vector<sheet::Page>> tracingPages(const Quilt& quilt, const Block& block,
-                                              const PageOptions& options) {
-    const auto trace = plan::planTrace(quilt, block);
-    if (trace.lines.empty()) return failure(Code::nothingToDo, {block.name});
-    std::vector<sheet::Page> pages;
-    for (const auto& use : trace.sheets) {
-        const int sheetNumber = use.number;
-        Content content{{},
-                        {},
-                        block.name + ": tracing layout",
-                        "Paper side: reversed. Trace on the smooth side of the web, just as printed.",
-                        "Solid line: trace, later cut. Dashed line: rough cut, about 1/4 in outside."};
-        if (trace.sheets.size() > 1) content.title += ", web sheet " + std::to_string(sheetNumber + 1);
-        std::map<PieceId, bool> here;
-        for (const auto& chunk : trace.chunks) {
-            if (chunk.sheet != sheetNumber) continue;
-            content.items.push_back(
-                sheet::Shape{sheet::contoursOf(chunk.roughCut), std::nullopt, Pen{quiet, 0.2, Dash::dashed}});
-            content.box.take(chunk.roughCut.bounds());
-            for (const auto id : chunk.pieces)
-                here[id] = true;
-        }
-        for (const auto& [id, outline] : trace.lines) {
-            if (!here[id]) continue;
-            const auto& piece = *find(block.pieces, id);
-            content.items.push_back(sheet::Shape{sheet::contoursOf(outline), std::nullopt,
-                                                 Pen{pencil, 0.35, Dash::solid}, id.value});
-            for (const auto& traced : block.layout.front().traced)
-                if (traced.piece == id) {
-                    const auto onSheet = quilt::onSheet(traced) * shape::Transform::mirrorAcross(0);
-                    addMarks(content.items, piece, onSheet);
-                    addDotted(content.items, piece, onSheet);
-                }
-            label(content.items, shape::regionOf(outline), plan::numberOf(block, id),
-                  fabricName(quilt, piece.fabric));
-        }
-        for (auto& page : tiled(content, options))
-            pages.push_back(std::move(page));
-    }
-    return pages;
-}
 
 Result<std::vector<sheet::Page>> placementPages(const Quilt& quilt, const Block& block,
                                                 const PageOptions& options) {
@@ -200,6 +91,24 @@ Result<sheet::Page> cutSheet(const Quilt& quilt, const Block& block) {
         if (!layer.items.empty()) page.layers.push_back(std::move(layer));
     }
     return page;
+}
+
+std::vector<sheet::Page> matPages(const Quilt& quilt, const Block& block, const plan::MachinePlan& plan,
+                                  double width, double height) {
+    std::vector<sheet::Page> out;
+    for (const auto& mat : plan.mats) {
+        sheet::Page page{width, height, {}};
+        for (const auto& fabric : quilt.fabrics) {
+            sheet::Layer layer{fabric.name, {}, {}, {}};
+            for (const auto& [id, outline] : mat.lines)
+                if (find(block.pieces, id)->fabric == fabric.id)
+                    layer.items.push_back(sheet::Shape{sheet::contoursOf(outline), std::nullopt,
+                                                       Pen{fabric.colour, 0.1, Dash::solid}, id.value});
+            if (!layer.items.empty()) page.layers.push_back(std::move(layer));
+        }
+        out.push_back(std::move(page));
+    }
+    return out;
 }
 
 } // namespace up::output

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/measure/paper.hpp"
+#include "core/plan/machine_plan.hpp"
 #include "core/plan/trace_plan.hpp"
 #include "core/sheet/sheet.hpp"
 
@@ -21,15 +22,26 @@ struct PageOptions {
     double square = testSquare;
 };
 
-/// The block's tracing layout, paper side (reversed), with numbers, fabrics and rough-cut lines.
+/// The block's tracing layout, paper side (reversed): lines, rough cuts, windows, marks in grey, arrows along
+/// a print's stripes; numbers within the line and again in the rough-cut margin; an off-cut's own edge.
 /// Errors: Code::nothingToDo when the block has no layout.
 [[nodiscard]] Result<std::vector<sheet::Page>>
 tracingPages(const quilt::Quilt& quilt, const quilt::Block& block, const PageOptions& options);
+
+/// The same lines straight onto the web's sheets, each page as large as a sheet, nothing else on it; pieces
+/// on off-cuts are left out. Errors: Code::webIsARoll {web}; Code::nothingToDo when nothing lies on whole
+/// sheets.
+[[nodiscard]] Result<std::vector<sheet::Page>> webPages(const quilt::Quilt& quilt, const quilt::Block& block,
+                                                        const PageOptions& options);
 
 /// The block from the front, not reversed: outlines (dashed where hidden), finished and cut edge, creases.
 /// Errors: Code::nothingToDo when the block has no pieces.
 [[nodiscard]] Result<std::vector<sheet::Page>>
 placementPages(const quilt::Quilt& quilt, const quilt::Block& block, const PageOptions& options);
+
+/// A machine's mats, each as large as the mat, one layer per fabric; pieces without a fabric are left out.
+[[nodiscard]] std::vector<sheet::Page> matPages(const quilt::Quilt& quilt, const quilt::Block& block,
+                                                const plan::MachinePlan& plan, double width, double height);
 
 /// One sheet for a cutting machine: reversed outlines as laid out (or as on the block when there is no
 /// layout), one layer per fabric. Errors: Code::nothingToDo when the block has no pieces.

@@ -53,6 +53,10 @@ public:
     std::optional<std::vector<shape::Contour>> edges(const app::EdgeQuestion& question) override;
     std::optional<plan::Candidate> which(const quilt::Quilt&, BlockId) override { return whichAnswer; }
     void showTurning(const quilt::Quilt&, BlockId, PieceId) override { asked << "turning"; }
+    std::function<void(const app::MachineQuestion&)> machineAnswer; ///< none: closed at once
+    void cutByMachine(const app::MachineQuestion& question) override {
+        if (machineAnswer) machineAnswer(question);
+    }
     bool yes(const QString& title, const QString& question, const QString&) override;
     void tell(const QString& sentence) override { asked << sentence; }
 

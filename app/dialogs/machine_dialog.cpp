@@ -1,0 +1,251 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/dialogs/machine_dialog.hpp"
+
+#include "app/canvas/painter.hpp"
+#include "app/look/look.hpp"
+#include "app/look/names.hpp"
+#include "app/session/aside.hpp"
+#include "core/measure/say.hpp"
+#include "core/plan/block_plan.hpp"
+#include "core/shape/deepest.hpp"
+#include "output/pages/pages.hpp"
+#include "output/svg/svg.hpp"
+#include "words/now_words.hpp"
+#include "words/sentences.hpp"
+
+#include <QCheckBox>
+#include <QDialogButtonBox>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QPainter>
+#include <QPushButton>
+#include <cmath>
+
+namespace up::app {
+namespace {
+
+QString q(const std::string& text) {
+    return QString::fromStdString(text);
+}
+
+QString minutes(double seconds) {
+    const int whole = static_cast<int>(std::ceil(seconds));
+    return whole < 60 ? QString("%1 s").arg(whole) : QString("%1 min %2 s").arg(whole / 60).arg(whole % 60);
+}
+
+QPainterPath pathThrough(const shape::Polyline& line) {
+    QPainterPath path;
+    for (std::size_t i = 0; i < line.size(); ++i)
+        i == 0 ? path.moveTo(line[i].x, line[i].y) : path.lineTo(line[i].x, line[i].y);
+    return path;
+}
+
+} // namespace
+
+MatPicture::MatPicture(QWidget* parent) : QWidget(parent) {
+    setMinimumSize(400, 400);
+}
+
+void MatPicture::show(const MatRun* run, double width, double height) {
+    m_run = run, m_width = width, m_height = height;
+    update();
+}
+
+void MatPicture::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.fillRect(rect(), look::q(look::mat));
+    constexpr double border = 16;
+    const double scale = std::min((width() - 2 * border) / m_width, (height() - 2 * border) / m_height);
+    painter.translate((width() - scale * m_width) / 2, (height() - scale * m_height) / 2);
+    painter.scale(scale, scale);
+    painter.fillRect(QRectF(0, 0, m_width, m_height), look::q(look::webPaper));
+    painter.setPen(QPen(look::q(look::line), 1 / scale));
+    constexpr double inch = 25.4;
+    for (double at = inch; at < std::max(m_width, m_height); at += inch) {
+        if (at < m_width) painter.drawLine(QPointF(at, 0), QPointF(at, m_height));
+        if (at < m_height) painter.drawLine(QPointF(0, at), QPointF(m_width, at));
+    }
+    if (!m_run) return;
+    for (const auto& layer : m_run->page.layers)
+        for (const auto& item : layer.items)
+            if (const auto* shape = std::get_if<sheet::Shape>(&item)) {
+                QColor cloth = look::q(shape->pen->colour);
+                cloth.setAlphaF(0.25F);
+                painter.fillPath(pathOf(shape->contours), cloth);
+                painter.strokePath(pathOf(shape->contours),
+                                   QPen(look::q(look::rust), 1.2 / scale, Qt::DotLine));
+            }
+    if (!m_run->run) return;
+    for (const auto& stroke : m_run->run->strokes)
+        painter.strokePath(pathThrough(stroke.line),
+                           stroke.cutting ? QPen(look::q(look::ink), 2 / scale)
+                                          : QPen(look::q(look::brass), 1.2 / scale, Qt::DashLine));
+    painter.setPen(QPen(look::q(look::rust), 3 / scale));
+    for (const auto& refusal : m_run->run->refusals)
+        painter.drawEllipse(QPointF(refusal.where.x, refusal.where.y), 9 / scale, 9 / scale);
+}
+
+MachineDialog::MachineDialog(MachineQuestion question, QWidget* parent)
+    : QDialog(parent), m_question(std::move(question)),
+      m_picture(named(new MatPicture(this), "machine.picture")),
+      m_mats(named(new QListWidget(this), "machine.mats")),
+      m_small(named(new QCheckBox("Only pieces no longer than", this), "machine.small")),
+      m_byFabric(named(new QCheckBox("One fabric on each mat", this), "machine.byFabric")),
+      m_below(named(new QLineEdit(this), "machine.below")), m_says(new QLabel(this)),
+      m_refused(new QLabel(this)) {
+    setWindowTitle("Cutting machine: " + q(block().name));
+    m_small->setChecked(true);
+    m_byFabric->setChecked(true);
+    m_below->setText(q(measure::say(plan::usualMachineLimit, m_question.quilt.units)));
+    m_says->setWordWrap(true), m_refused->setWordWrap(true);
+    m_refused->setStyleSheet("color: #B03A25; font-weight: 700;");
+    auto* row = new QHBoxLayout(this);
+    row->addWidget(m_picture, 3);
+    auto* column = new QVBoxLayout;
+    row->addLayout(column, 2);
+    auto* limit = new QHBoxLayout;
+    limit->addWidget(m_small);
+    limit->addWidget(m_below);
+    column->addLayout(limit);
+    column->addWidget(m_byFabric);
+    column->addWidget(m_mats, 1);
+    column->addWidget(m_says);
+    column->addWidget(m_refused);
+    auto* care =
+        new QLabel("Bond first, paper side up on the mat: the lines are mirrored already. Keep fingers "
+                   "and sleeves away from the blade; the machine's leaflet comes first.",
+                   this);
+    care->setWordWrap(true);
+    column->addWidget(care);
+    auto* buttons = new QDialogButtonBox(Qt::Vertical, this);
+    m_svg = named(buttons->addButton("Write SVG files…", QDialogButtonBox::ActionRole), "machine.svg");
+    m_dxf = named(buttons->addButton("Write DXF files…", QDialogButtonBox::ActionRole), "machine.dxf");
+    buttons->addButton("Close", QDialogButtonBox::RejectRole);
+    column->addWidget(buttons);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    connect(m_svg, &QPushButton::clicked, this, [this] { write(CutFormat::svg); });
+    connect(m_dxf, &QPushButton::clicked, this, [this] { write(CutFormat::dxf); });
+    connect(m_small, &QCheckBox::toggled, this, &MachineDialog::plan);
+    connect(m_byFabric, &QCheckBox::toggled, this, &MachineDialog::plan);
+    connect(m_below, &QLineEdit::editingFinished, this, &MachineDialog::plan);
+    connect(m_mats, &QListWidget::currentRowChanged, this, &MachineDialog::refresh);
+    resize(980, 640);
+    plan();
+}
+
+MachineDialog::~MachineDialog() {
+    if (m_job) m_job->stop();
+}
+
+/// Aside: mats are laid out, and the machine is asked what it makes of them.
+void MachineDialog::plan() {
+    m_below->setEnabled(m_small->isChecked());
+    if (m_busy) {
+        m_again = true;
+        return m_job->stop();
+    }
+    plan::MachineOptions options;
+    const auto& cutter = m_question.cutter;
+    options.matWidth = measure::Length::ofMm(cutter->matWidth());
+    options.matHeight = measure::Length::ofMm(cutter->matHeight());
+    options.byFabric = m_byFabric->isChecked();
+    options.below.reset();
+    if (m_small->isChecked()) {
+        const auto below = measure::readLength(m_below->text().toStdString(), m_question.quilt.units);
+        if (!below) return m_says->setText(q(words::sentence(below.error())));
+        options.below = *below;
+    }
+    m_busy = true;
+    m_says->setText("Laying the pieces out on mats…");
+    m_job = std::make_shared<up::Job>();
+    const auto work = [quilt = m_question.quilt, id = m_question.block, cutter, options, job = m_job] {
+        auto found = std::make_shared<Found>();
+        const auto& owner = *quilt::find(quilt.blocks, id);
+        found->plan = plan::planMachine(quilt, owner, options, *job);
+        if (!found->plan) return found;
+        auto pages = output::matPages(quilt, owner, *found->plan, cutter->matWidth(), cutter->matHeight());
+        for (std::size_t i = 0; i < pages.size(); ++i) {
+            auto run = cutter->cut(output::writeSvg(pages[i]));
+            found->runs.push_back({found->plan->mats[i], std::move(pages[i]), std::move(run)});
+        }
+        return found;
+    };
+    aside(this, work, [this](const std::shared_ptr<Found>& found) { take(std::move(*found)); });
+}
+
+void MachineDialog::take(Found found) {
+    m_busy = false;
+    if (std::exchange(m_again, false)) return plan();
+    if (!found.plan) return m_says->setText(q(words::sentence(found.plan.error())));
+    m_plan = std::move(*found.plan);
+    m_runs = std::move(found.runs);
+    const QSignalBlocker quiet(m_mats);
+    m_mats->clear();
+    for (std::size_t i = 0; i < m_runs.size(); ++i) {
+        const auto* fabric = quilt::find(m_question.quilt.fabrics, m_runs[i].mat.fabric);
+        m_mats->addItem(QString("Mat %1%2: %3, %4")
+                            .arg(i + 1)
+                            .arg(fabric ? " " + q(fabric->name) : QString())
+                            .arg(m_runs[i].mat.lines.size() == 1
+                                     ? QString("1 piece")
+                                     : QString("%1 pieces").arg(m_runs[i].mat.lines.size()))
+                            .arg(m_runs[i].run ? minutes(m_runs[i].run->seconds) : QString("not read")));
+    }
+    if (!m_runs.empty()) m_mats->setCurrentRow(0);
+    refresh();
+}
+
+QString MachineDialog::summary() const {
+    if (m_runs.empty())
+        return m_small->isChecked() ? "No piece is so small. Choose a larger limit, or take all pieces."
+                                    : "No piece goes on the mat.";
+    double seconds = 0;
+    for (const auto& run : m_runs)
+        if (run.run) seconds += run.run->seconds;
+    QString out = QString("%1 on %2, %3 in all.")
+                      .arg(m_runs.size() == 1 ? QString("One mat") : QString("%1 mats").arg(m_runs.size()))
+                      .arg(q(m_question.cutter->name()))
+                      .arg(minutes(seconds));
+    if (!m_plan.byHand.empty()) out += " By hand: " + q(words::numbersWords(block(), m_plan.byHand, 9)) + ".";
+    if (!m_plan.tooLarge.empty())
+        out += " Larger than the mat: " + q(words::numbersWords(block(), m_plan.tooLarge, 9)) + ".";
+    return out;
+}
+
+QString MachineDialog::refusals() const {
+    const auto row = static_cast<std::size_t>(std::max(0, m_mats->currentRow()));
+    if (row >= m_runs.size()) return "";
+    const auto& run = m_runs[row].run;
+    if (!run) return q(words::sentence(run.error()));
+    QStringList out;
+    for (const auto& refusal : run->refusals)
+        out << QString(
+            refusal.why == CutRun::Refusal::Why::tooFine
+                ? "The machine refuses a shape that is finer than its blade can follow: cut it by hand."
+                : "The machine refuses a shape that leaves its mat: move it, or cut it by hand.");
+    out.removeDuplicates();
+    return out.join("\n");
+}
+
+void MachineDialog::refresh() {
+    const auto row = static_cast<std::size_t>(std::max(0, m_mats->currentRow()));
+    m_picture->show(row < m_runs.size() ? &m_runs[row] : nullptr, m_question.cutter->matWidth(),
+                    m_question.cutter->matHeight());
+    m_says->setText(summary());
+    m_refused->setText(refusals());
+    m_refused->setVisible(!m_refused->text().isEmpty());
+    m_svg->setEnabled(!m_runs.empty());
+    m_dxf->setEnabled(!m_runs.empty());
+}
+
+void MachineDialog::write(CutFormat format) {
+    std::vector<sheet::Page> pages;
+    for (const auto& run : m_runs)
+        pages.push_back(run.page);
+    m_question.write(format, pages);
+}
+
+} // namespace up::app

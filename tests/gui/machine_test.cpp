@@ -1,0 +1,168 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The cutting machine: mats, cut files, the stand-in's path, time and refusals, the dialog.
+#include "app/dialogs/machine_dialog.hpp"
+#include "intake/dxf/dxf.hpp"
+#include "intake/svg/svg.hpp"
+#include "output/dxf/dxf.hpp"
+#include "output/pages/pages.hpp"
+#include "output/svg/svg.hpp"
+#include "tests/gui/bench.hpp"
+#include "tests/support/shapes.hpp"
+
+#include <QCheckBox>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QPushButton>
+
+namespace up::test {
+namespace {
+
+using app::CutRun;
+using app::SampleCutter;
+using measure::Length;
+
+std::string svgOf(const std::vector<shape::Ring>& rings) {
+    sheet::Page page{304.8, 304.8, {{"red", {}, {}, {}}}};
+    for (const auto& ring : rings)
+        page.layers[0].items.push_back(sheet::Shape{
+            {shape::contourThrough(ring)}, std::nullopt, sheet::Pen{{200, 0, 0}, 0.1, sheet::Dash::solid}});
+    return output::writeSvg(page);
+}
+
+/// 400 mm of cut at 40 mm a second, half a second to lift and lower, 141 mm of way at 120. By arithmetic.
+TEST(SampleCutter, ShowsThePathAndTheTime) {
+    const auto run = must(SampleCutter().cut(svgOf({square(100, 100, 100)})));
+    EXPECT_TRUE(run.refusals.empty());
+    ASSERT_EQ(run.strokes.size(), 2U);
+    EXPECT_FALSE(run.strokes[0].cutting);
+    EXPECT_NEAR(shape::lengthOf(run.strokes[1].line), 400, 0.01);
+    EXPECT_EQ(run.strokes[1].line.front(), run.strokes[1].line.back()) << "cut all round";
+    EXPECT_NEAR(run.seconds, 400 / 40.0 + 141.42 / 120 + 0.5, 0.02);
+}
+
+TEST(SampleCutter, RefusesWhatLeavesTheMatOrIsTooFine) {
+    const shape::Ring needle{{50, 50}, {150, 50}, {150, 51}, {50, 51}};
+    const auto run = must(SampleCutter().cut(svgOf({square(10, 10, 30), square(290, 100, 30), needle})));
+    ASSERT_EQ(run.refusals.size(), 2U);
+    EXPECT_EQ(run.refusals[0].why, CutRun::Refusal::Why::offTheMat);
+    EXPECT_EQ(run.refusals[1].why, CutRun::Refusal::Why::tooFine);
+    EXPECT_EQ(std::count_if(run.strokes.begin(), run.strokes.end(), [](const auto& s) { return s.cutting; }),
+              1);
+    EXPECT_TRUE(must(SampleCutter().cut(svgOf({square(0, 0, 304.8)}))).refusals.empty()) << "the whole mat";
+    EXPECT_FALSE(SampleCutter().cut("no drawing"));
+}
+
+TEST(SampleCutter, TakesTheNearestNext) {
+    const auto run =
+        must(SampleCutter().cut(svgOf({square(250, 0, 10), square(10, 0, 10), square(120, 0, 10)})));
+    std::vector<double> lefts;
+    for (const auto& stroke : run.strokes)
+        if (stroke.cutting) lefts.push_back(stroke.line.front().x);
+    EXPECT_TRUE(std::is_sorted(lefts.begin(), lefts.end()));
+}
+
+quilt::Quilt mixed() {
+    std::vector<Drawn> drawn;
+    Random random(3);
+    for (int i = 0; i < 9; ++i) {
+        auto ring = randomStar(random);
+        for (auto& p : ring)
+            p = p * (i < 2 ? 1.0 : 0.25) + shape::Point{114, 114};
+        drawn.push_back({"p" + std::to_string(i), ring, {static_cast<std::uint8_t>(90 * (i % 2)), 40, 90}});
+    }
+    return quiltOf(drawn);
+}
+
+TEST(MachinePlan, SmallPiecesByMachineLargeOnesByHandEachFabricOnItsMat) {
+    const auto quilt = mixed();
+    const auto& block = quilt.blocks[0];
+    Job job;
+    plan::MachineOptions options;
+    options.rounds = 2;
+    const auto plan = must(plan::planMachine(quilt, block, options, job));
+    std::size_t pieces = 0;
+    for (const auto& mat : plan.mats)
+        for (const auto& [id, outline] : mat.lines) {
+            ++pieces;
+            EXPECT_EQ(find(block.pieces, id)->fabric, mat.fabric);
+            const auto box = boundsOf(*find(block.pieces, id)->outline);
+            EXPECT_LE(std::max(box.width(), box.height()), options.below->mm());
+            EXPECT_LT(signedArea(outline.edge) * signedArea(find(block.pieces, id)->outline->edge), 0)
+                << "mirrored";
+        }
+    EXPECT_EQ(pieces + plan.byHand.size(), block.pieces.size());
+    EXPECT_GT(plan.byHand.size(), 0U);
+    options.byFabric = false;
+    EXPECT_EQ(must(plan::planMachine(quilt, block, options, job)).mats.size(), 1U);
+    options.below.reset();
+    EXPECT_TRUE(must(plan::planMachine(quilt, block, options, job)).byHand.empty());
+    options.matWidth = options.matHeight = Length::ofMm(30);
+    EXPECT_FALSE(must(plan::planMachine(quilt, block, options, job)).tooLarge.empty());
+}
+
+/// Written and read again: the same areas, the right way up.
+TEST(WriteDxf, HoldsTheShapesAtTrueSizeAndUnmirrored) {
+    const auto quilt = mixed();
+    const auto& block = quilt.blocks[0];
+    Job job;
+    const auto plan = must(plan::planMachine(quilt, block, {}, job));
+    const auto pages = output::matPages(quilt, block, plan, 304.8, 304.8);
+    ASSERT_FALSE(pages.empty());
+    const auto bytes = must(output::writeDxf(pages[0]));
+    EXPECT_NE(bytes.find("POLYLINE"), std::string::npos);
+    const auto back = must(intake::readDxf(bytes, "mat.dxf"));
+    ASSERT_EQ(back.shapes.size(), plan.mats[0].lines.size());
+    double written = 0, read = 0;
+    for (const auto& [id, outline] : plan.mats[0].lines)
+        written += shape::regionOf(outline).area();
+    for (const auto& drawn : back.shapes)
+        read += shape::regionOf(drawn.outline).area();
+    EXPECT_NEAR(read, written, written * 1e-3);
+    // Not mirrored on the way: each shape lies on its own when the page is laid on it.
+    shape::Box box, was;
+    for (const auto& drawn : back.shapes)
+        box.take(boundsOf(drawn.outline));
+    std::vector<shape::Region> there, here;
+    for (const auto& [id, outline] : plan.mats[0].lines)
+        was.take(boundsOf(outline)), here.push_back(shape::regionOf(outline));
+    for (const auto& drawn : back.shapes)
+        there.push_back(shape::transformed(shape::regionOf(drawn.outline),
+                                           shape::Transform::moveBy(was.left - box.left, was.top - box.top)));
+    EXPECT_LT(shape::subtract(shape::unite(here), shape::unite(there)).area(), written * 1e-3);
+}
+
+class Machine : public WindowTest {};
+
+TEST_F(Machine, ShowsMatsTimesAndWritesOneFileForEach) {
+    importInto("ducks.svg", 24);
+    climb(app::View::cut);
+    m_asker.machineAnswer = [&](const app::MachineQuestion& question) {
+        app::MachineDialog dialog(question);
+        dialog.show();
+        EXPECT_SOON(!dialog.isBusy(), 20'000);
+        EXPECT_GT(dialog.runs().size(), 1U) << "a mat for each fabric";
+        dialog.findChild<QCheckBox*>("machine.byFabric")->click();
+        EXPECT_SOON(!dialog.isBusy(), 20'000);
+        EXPECT_EQ(dialog.runs().size(), 1U);
+        dialog.findChild<QLineEdit*>("machine.below")->setText("1/8 in");
+        emit dialog.findChild<QLineEdit*>("machine.below")->editingFinished();
+        EXPECT_SOON(!dialog.isBusy(), 20'000);
+        EXPECT_TRUE(dialog.runs().empty());
+        EXPECT_FALSE(dialog.findChild<QPushButton*>("machine.svg")->isEnabled());
+        dialog.findChild<QCheckBox*>("machine.small")->click();
+        EXPECT_SOON(!dialog.isBusy(), 20'000);
+        EXPECT_GE(dialog.runs().size(), 1U);
+        m_asker.files = {QString::fromStdString(m_dir.file("ducks.dxf")),
+                         QString::fromStdString(m_dir.file("ducks.svg"))};
+        dialog.findChild<QPushButton*>("machine.dxf")->click();
+        dialog.findChild<QPushButton*>("machine.svg")->click();
+    };
+    click("cut.machine");
+    EXPECT_TRUE(said().contains("mirrored already")) << said().toStdString();
+    EXPECT_FALSE(must(intake::readDxf(readAll(m_dir.file("ducks 1.dxf")), "d")).shapes.empty());
+    EXPECT_FALSE(must(intake::readSvg(readAll(m_dir.file("ducks 1.svg")), "s")).shapes.empty());
+}
+
+} // namespace
+} // namespace up::test
