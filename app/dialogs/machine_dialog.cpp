@@ -53,13 +53,35 @@ void MatPicture::show(const MatRun* run, double width, double height) {
     update();
 }
 
+void MatPicture::paintNumbers(QPainter& painter, double scale) const {
+    QFont font = painter.font();
+    font.setBold(true);
+    font.setPixelSize(15);
+    painter.setFont(font);
+    painter.setPen(look::q(look::ink));
+    const QTransform map = painter.transform();
+    painter.save();
+    painter.resetTransform();
+    for (const auto& [number, at] : m_run->numbers)
+        painter.drawText(QRectF(map.map(QPointF(at.x, at.y)) - QPointF(20, 12), QSizeF(40, 24)),
+                         Qt::AlignCenter, QString::number(number));
+    painter.restore();
+    painter.setPen(QPen(look::q(look::ink), 1 / scale));
+}
+
 void MatPicture::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
     painter.fillRect(rect(), look::q(look::mat));
-    constexpr double border = 16;
-    const double scale = std::min((width() - 2 * border) / m_width, (height() - 2 * border) / m_height);
-    painter.translate((width() - scale * m_width) / 2, (height() - scale * m_height) / 2);
+    constexpr double border = 16, badge = 30;
+    const double scale = std::min((width() - 2 * border) / m_width, (height() - border - badge) / m_height);
+    QFont font = painter.font();
+    font.setBold(true);
+    painter.setFont(font);
+    painter.setPen(Qt::white);
+    painter.drawText(QRectF(border, 0, width() - 2 * border, badge), Qt::AlignCenter,
+                     QString("◀ ") + words::paperSide);
+    painter.translate((width() - scale * m_width) / 2, badge + (height() - badge - scale * m_height) / 2);
     painter.scale(scale, scale);
     painter.fillRect(QRectF(0, 0, m_width, m_height), look::q(look::webPaper));
     painter.setPen(QPen(look::q(look::line), 1 / scale));
@@ -83,6 +105,8 @@ void MatPicture::paintEvent(QPaintEvent*) {
         painter.strokePath(pathThrough(stroke.line),
                            stroke.cutting ? QPen(look::q(look::ink), 2 / scale)
                                           : QPen(look::q(look::brass), 1.2 / scale, Qt::DashLine));
+    paintNumbers(painter, scale);
+    painter.setBrush(Qt::NoBrush);
     painter.setPen(QPen(look::q(look::rust), 3 / scale));
     for (const auto& refusal : m_run->run->refusals)
         painter.drawEllipse(QPointF(refusal.where.x, refusal.where.y), 9 / scale, 9 / scale);
@@ -169,7 +193,12 @@ void MachineDialog::plan() {
         auto pages = output::matPages(quilt, owner, *found->plan, cutter->matWidth(), cutter->matHeight());
         for (std::size_t i = 0; i < pages.size(); ++i) {
             auto run = cutter->cut(output::writeSvg(pages[i]));
-            found->runs.push_back({found->plan->mats[i], std::move(pages[i]), std::move(run)});
+            std::vector<std::pair<int, shape::Point>> numbers;
+            for (const auto& [piece, outline] : found->plan->mats[i].lines)
+                numbers.emplace_back(plan::numberOf(owner, piece),
+                                     shape::deepestPoint(shape::regionOf(outline)).at);
+            found->runs.push_back(
+                {found->plan->mats[i], std::move(pages[i]), std::move(run), std::move(numbers)});
         }
         return found;
     };

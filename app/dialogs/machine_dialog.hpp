@@ -21,6 +21,7 @@ struct MatRun {
     plan::Mat mat;
     sheet::Page page;
     Result<CutRun> run;
+    std::vector<std::pair<int, shape::Point>> numbers; ///< of the pieces, and where they stand
 };
 
 class MatPicture : public QWidget {
@@ -34,6 +35,7 @@ protected:
     void paintEvent(QPaintEvent*) override;
 
 private:
+    void paintNumbers(QPainter& painter, double scale) const;
     const MatRun* m_run = nullptr;
     double m_width = 300, m_height = 300;
 };
