@@ -4,6 +4,7 @@
 #include "app/window/window.hpp"
 #include "app/canvas/mat.hpp"
 #include "app/look/look.hpp"
+#include "core/plan/lay_out.hpp"
 #include "output/pdf/pdf.hpp"
 
 #include <QApplication>
@@ -65,6 +66,28 @@ void view(benchmark::State& state) {
     }
 }
 
+/// A chunk dragged to and fro on its web, with what lies too close told at every step.
+void dragOnWeb(benchmark::State& state) {
+    auto& session = window->session();
+    const auto& blocks = session.quilt().blocks;
+    const auto fresh = std::find_if(blocks.begin(), blocks.end(),
+                                    [](const auto& b) { return b.layout.empty() && !b.pieces.empty(); });
+    if (fresh == blocks.end()) return state.SkipWithError("no block without a layout");
+    session.chooseBlock(fresh->id);
+    up::Job job;
+    auto layout = up::plan::layOut(session.quilt(), *session.block(), {0, 2, 1}, job);
+    session.apply(up::edit::setLayout(session.quilt(), session.blockId(), std::move(*layout), 0), "lay out");
+    session.goTo(up::app::View::trace);
+    const auto piece = session.block()->pieces[4].id;
+    double way = 2; // mm
+    for (auto _ : state) {
+        emit window->mat().dragged(piece.value, way, 0, false);
+        settle();
+        way = -way;
+    }
+    state.SetLabel(std::to_string(session.block()->pieces.size()) + " pieces");
+}
+
 } // namespace
 
 int main(int count, char** words) {
@@ -84,6 +107,8 @@ int main(int count, char** words) {
     benchmark::RegisterBenchmark("nudge", static_cast<void (*)(benchmark::State&)>(nudge))
         ->Unit(benchmark::kMillisecond);
     benchmark::RegisterBenchmark("restack", static_cast<void (*)(benchmark::State&)>(restack))
+        ->Unit(benchmark::kMillisecond);
+    benchmark::RegisterBenchmark("drag on the web", static_cast<void (*)(benchmark::State&)>(dragOnWeb))
         ->Unit(benchmark::kMillisecond);
     benchmark::RegisterBenchmark("view", static_cast<void (*)(benchmark::State&)>(view))
         ->DenseRange(0, 8)

@@ -137,7 +137,7 @@ Result<Quilt> worked(Quilt quilt, BlockId id, const Sample& sample, std::int64_t
         quilt = std::move(*next);
     }
     const auto& block = *find(quilt.blocks, id);
-    const auto remains = plan::remainsOf(quilt, block, plan::planTrace(quilt, block));
+    const auto remains = plan::remainsOf(block, plan::planTrace(quilt, block));
     if (!remains.empty()) {
         auto away = edit::putAway(quilt, id, remains, time + 600);
         if (!away) return away;

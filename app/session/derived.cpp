@@ -9,6 +9,7 @@ void Derived::reset(const quilt::Quilt* quilt, const quilt::Block* block) {
     Derived fresh;
     fresh.m_known = std::move(m_known);
     fresh.m_judged = std::move(m_judged);
+    fresh.m_traceBefore = m_trace ? std::move(m_trace) : std::move(m_traceBefore);
     fresh.m_judgedPieces = std::move(m_judgedPieces);
     *this = std::move(fresh);
     m_quilt = quilt;
@@ -20,8 +21,15 @@ const plan::BlockPlan& Derived::block() {
     return *m_blockPlan;
 }
 
+/// From the plan before where nothing has changed: a drag works out one chunk at a time.
+plan::TracePlan Derived::planned() const {
+    if (m_block->layout.empty()) return {};
+    return plan::planTrace(*m_quilt, *m_block, m_block->layout.front(),
+                           m_traceBefore ? &*m_traceBefore : nullptr);
+}
+
 const plan::TracePlan& Derived::trace() {
-    if (!m_trace) m_trace = m_block ? plan::planTrace(*m_quilt, *m_block) : plan::TracePlan{};
+    if (!m_trace) m_trace = m_block ? planned() : plan::TracePlan{};
     return *m_trace;
 }
 

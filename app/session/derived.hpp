@@ -36,10 +36,11 @@ public:
     void setJudgement(std::shared_ptr<const plan::Judgement> judged, std::vector<PieceId> pieces);
 
 private:
+    [[nodiscard]] plan::TracePlan planned() const;
     const quilt::Quilt* m_quilt = nullptr;
     const quilt::Block* m_block = nullptr;
     std::optional<plan::BlockPlan> m_blockPlan;
-    std::optional<plan::TracePlan> m_trace;
+    std::optional<plan::TracePlan> m_trace, m_traceBefore;
     std::optional<std::vector<plan::TooClose>> m_tooClose;
     std::optional<plan::StitchPlan> m_stitch;
     std::optional<std::vector<shape::Deepest>> m_spots;

@@ -3,7 +3,6 @@
 
 #include "app/look/look.hpp"
 #include "app/views/pieces.hpp"
-#include "core/plan/remains.hpp"
 #include "core/shape/deepest.hpp"
 
 #include <algorithm>
@@ -74,7 +73,7 @@ void Drawn::paper() {
 /// What is left: the part worth keeping, and the rest as waste.
 void Drawn::offCuts() {
     m_paper.items.push_back(sheet::Shape{sheet::contoursOf(m_sheet.area), waste, std::nullopt});
-    for (const auto& part : plan::offCutsOf(m.plan, m_sheet, m.quilt.leastOffCut)) {
+    for (const auto& part : m_sheet.offCuts) {
         ++m_worth;
         m_paper.items.push_back(
             sheet::Shape{sheet::contoursOf(part), keeps, Pen{look::moss, 0.4, Dash::dotted}});

@@ -130,7 +130,7 @@ void TraceCommands::toggleWindow() {
 void TraceCommands::putAway() {
     const auto* block = m_session.block();
     if (!block) return;
-    const auto remains = plan::remainsOf(m_session.quilt(), *block, m_session.derived().trace());
+    const auto remains = plan::remainsOf(*block, m_session.derived().trace());
     std::size_t kept = 0;
     measure::Length roll;
     for (const auto& rest : remains)

@@ -48,7 +48,9 @@ Region withoutHoles(const Region& region) {
 
 Region closedUp(const std::vector<Region>& shapes, double gap) {
     const Region all = shape::unite(shapes);
-    return withoutHoles(shape::unite(all, shape::offset(shape::offset(all, gap / 2), -gap / 2)));
+    constexpr double sag = 0.15; // mm
+    const Region closed = shape::offset(shape::offset(all, gap / 2, sag), -gap / 2, sag);
+    return withoutHoles(shape::unite(all, closed));
 }
 
 Clump clumpOfOne(const NestJob& job, std::size_t part) {

@@ -17,8 +17,9 @@ std::vector<Region> offCutsOf(const TracePlan& plan, const SheetUse& sheet, meas
             cut = shape::subtract(cut, window);
         cuts.push_back(std::move(cut));
     }
-    constexpr double rough = 0.5, sag = 0.2; // mm
-    const Region left = shape::subtract(sheet.area, shape::unite(cuts));
+    constexpr double rough = 0.4, sag = 0.3; // mm
+    const Region taken = shape::coveringSimplified(shape::unite(cuts), rough);
+    const Region left = shape::subtract(sheet.area, taken);
     // Where the circle fits, and all it sweeps over; then a little less, in fewer points.
     const double radius = least.mm() / 2;
     const Region swept =
@@ -48,12 +49,11 @@ std::vector<const SheetUse*> cutSheets(const quilt::Block& block, const TracePla
     return out;
 }
 
-std::vector<quilt::Remains> remainsOf(const quilt::Quilt& quilt, const quilt::Block& block,
-                                      const TracePlan& plan) {
+std::vector<quilt::Remains> remainsOf(const quilt::Block& block, const TracePlan& plan) {
     std::vector<quilt::Remains> out;
     for (const auto* sheet : cutSheets(block, plan)) {
         out.push_back({sheet->number, sheet->roll ? sheet->used : measure::Length{}, {}});
-        for (const auto& part : offCutsOf(plan, *sheet, quilt.leastOffCut)) {
+        for (const auto& part : sheet->offCuts) {
             const auto box = part.bounds();
             const auto home = shape::Transform::moveBy(-box.left, -box.top);
             out.back().offCuts.push_back(shape::transformed(part, home).rings);

@@ -16,8 +16,7 @@ namespace up::plan {
 /// Sheets that lie ready to be put away: all their pieces are rough cut, or further.
 [[nodiscard]] std::vector<const SheetUse*> cutSheets(const quilt::Block& block, const TracePlan& plan);
 
-/// What becomes of those sheets, with the quilt's own limit for what is worth keeping.
-[[nodiscard]] std::vector<quilt::Remains> remainsOf(const quilt::Quilt& quilt, const quilt::Block& block,
-                                                    const TracePlan& plan);
+/// What becomes of those sheets.
+[[nodiscard]] std::vector<quilt::Remains> remainsOf(const quilt::Block& block, const TracePlan& plan);
 
 } // namespace up::plan

@@ -2,6 +2,7 @@
 #include "core/plan/trace_plan.hpp"
 
 #include "core/layout/clumps.hpp"
+#include "core/plan/remains.hpp"
 #include "core/plan/web_left.hpp"
 #include "core/plan/windows.hpp"
 
@@ -45,14 +46,40 @@ SheetUse sheetUse(const quilt::Quilt& quilt, const Block& block, const Layout& l
 /// A chunk's rough cut and windows, once all its pieces are known.
 void cutOut(Chunk& chunk, const std::vector<Region>& shapes, const Layout& layout) {
     const double margin = roughCutMargin.mm();
-    chunk.roughCut = layout::withoutHoles(shape::offset(layout::closedUp(shapes, 2 * margin), margin));
+    constexpr double sag = 0.1; // mm
+    chunk.roughCut = layout::withoutHoles(shape::offset(layout::closedUp(shapes, 2 * margin), margin, sag));
     chunk.patch = press::patchFor(chunk.roughCut);
     for (std::size_t i = 0; i < chunk.pieces.size(); ++i)
         if (const auto* traced = tracedOf(layout, chunk.pieces[i]); traced && traced->window)
             if (auto window = windowIn(shapes[i]); !window.isEmpty())
                 chunk.windows.emplace_back(chunk.pieces[i], std::move(window));
-    for (const auto& strip : layout.strips)
-        if (strip.chunk == chunk.number) chunk.strip = strip;
+}
+
+const Chunk* sameChunk(const TracePlan& before, const Chunk& chunk) {
+    for (const auto& old : before.chunks)
+        if (old.made == chunk.made) return &old;
+    return nullptr;
+}
+
+/// What is on the sheet, chunk by chunk.
+std::vector<const Chunk*> chunksOn(const TracePlan& plan, int sheet) {
+    std::vector<const Chunk*> out;
+    for (const auto& chunk : plan.chunks)
+        if (chunk.sheet == sheet) out.push_back(&chunk);
+    std::sort(out.begin(), out.end(), [](const Chunk* a, const Chunk* b) { return a->number < b->number; });
+    return out;
+}
+
+/// The sheet in the plan before, when it is the same and all that lies on it as well.
+const SheetUse* sameSheet(const TracePlan& before, const TracePlan& plan, const SheetUse& sheet) {
+    for (const auto& old : before.sheets) {
+        if (old.number != sheet.number || old.area != sheet.area || old.least != sheet.least) continue;
+        const auto was = chunksOn(before, sheet.number), now = chunksOn(plan, sheet.number);
+        if (std::equal(was.begin(), was.end(), now.begin(), now.end(),
+                       [](const Chunk* a, const Chunk* b) { return a->made == b->made; }))
+            return &old;
+    }
+    return nullptr;
 }
 
 double perimeterOf(const Region& region) {
@@ -64,7 +91,8 @@ double perimeterOf(const Region& region) {
 
 } // namespace
 
-TracePlan planTrace(const quilt::Quilt& quilt, const Block& block, const Layout& layout) {
+TracePlan planTrace(const quilt::Quilt& quilt, const Block& block, const Layout& layout,
+                    const TracePlan* before) {
     TracePlan plan;
     std::map<int, std::pair<Chunk, std::vector<Region>>> chunks;
     for (const auto& piece : block.pieces) {
@@ -77,12 +105,18 @@ TracePlan planTrace(const quilt::Quilt& quilt, const Block& block, const Layout&
         auto& [chunk, shapes] = chunks[traced->chunk];
         chunk.fabric = piece.fabric, chunk.number = traced->chunk, chunk.sheet = traced->sheet;
         chunk.pieces.push_back(piece.id);
+        chunk.made.emplace_back(*traced, piece.outline);
         shapes.push_back(shape::regionOf(plan.lines.back().second));
     }
     std::map<int, SheetUse> sheets;
     for (auto& [number, entry] : chunks) {
         auto& [chunk, shapes] = entry;
-        cutOut(chunk, shapes, layout);
+        if (const auto* same = before ? sameChunk(*before, chunk) : nullptr)
+            chunk.roughCut = same->roughCut, chunk.windows = same->windows, chunk.patch = same->patch;
+        else
+            cutOut(chunk, shapes, layout);
+        for (const auto& strip : layout.strips)
+            if (strip.chunk == chunk.number) chunk.strip = strip;
         if (!sheets.contains(chunk.sheet)) sheets[chunk.sheet] = sheetUse(quilt, block, layout, chunk.sheet);
         auto& taken = sheets[chunk.sheet].taken;
         taken += chunk.roughCut.area();
@@ -90,8 +124,12 @@ TracePlan planTrace(const quilt::Quilt& quilt, const Block& block, const Layout&
             taken -= window.area();
         plan.chunks.push_back(std::move(chunk));
     }
-    for (auto& [number, use] : sheets)
+    for (auto& [number, use] : sheets) {
+        use.least = quilt.leastOffCut;
+        const auto* same = before ? sameSheet(*before, plan, use) : nullptr;
+        use.offCuts = same ? same->offCuts : offCutsOf(plan, use, use.least);
         plan.sheets.push_back(std::move(use));
+    }
     std::stable_sort(plan.chunks.begin(), plan.chunks.end(),
                      [](const Chunk& a, const Chunk& b) { return a.fabric < b.fabric; });
     return plan;

@@ -22,16 +22,20 @@ struct Chunk {
     std::vector<std::pair<PieceId, shape::Region>> windows; ///< on the sheet, mm: cut out of the web
     std::optional<quilt::Strip> strip;                      ///< its pieces lie in strips
     press::Patch patch;
+    /// What it was worked out from: where its pieces lie, and their outlines.
+    std::vector<std::pair<quilt::Traced, Shared<shape::Outline>>> made;
 };
 
 /// One sheet that pieces lie on.
 struct SheetUse {
     int number = 0; ///< as in quilt::Traced
     quilt::WebSheet from;
-    shape::Region area;   ///< all of it, mm; a roll as far as it is used
-    measure::Length used; ///< to the lowest line, rounded up to the next ¼ in
-    bool roll = false;    ///< a length of the roll
-    double taken = 0;     ///< mm²: within the rough cuts, without windows
+    shape::Region area;                 ///< all of it, mm; a roll as far as it is used
+    measure::Length used;               ///< to the lowest line, rounded up to the next ¼ in
+    bool roll = false;                  ///< a length of the roll
+    std::vector<shape::Region> offCuts; ///< what will be left of it and is worth keeping
+    measure::Length least;              ///< by that measure
+    double taken = 0;                   ///< mm²: within the rough cuts, without windows
 };
 
 struct TracePlan {
@@ -43,9 +47,10 @@ struct TracePlan {
 
 /// What the chosen layout means; empty when the block has none.
 [[nodiscard]] TracePlan planTrace(const quilt::Quilt& quilt, const quilt::Block& block);
-/// The same of another layout of the block's pieces.
+/// The same of another layout of the block's pieces. `before`: a plan from which chunks and sheets are taken
+/// that are the same now.
 [[nodiscard]] TracePlan planTrace(const quilt::Quilt& quilt, const quilt::Block& block,
-                                  const quilt::Layout& layout);
+                                  const quilt::Layout& layout, const TracePlan* before = nullptr);
 
 /// What a layout costs.
 struct TraceCost {
