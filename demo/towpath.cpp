@@ -93,7 +93,8 @@ FabricId fabricNamed(const Quilt& quilt, const std::string& name) {
 
 /// Oak is printed with grain: it runs along each plank, beam and barrel.
 Quilt withGrain(Quilt quilt, BlockId id) {
-    for (const auto& piece : find(quilt.blocks, id)->pieces) {
+    const auto pieces = find(quilt.blocks, id)->pieces; // the quilt is another one after each edit
+    for (const auto& piece : pieces) {
         const auto* fabric = find(quilt.fabrics, piece.fabric);
         if (!fabric || fabric->print == quilt::Print::plain) continue;
         const auto box = boundsOf(*piece.outline);
