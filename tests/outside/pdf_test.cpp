@@ -3,9 +3,9 @@
 // rendered page.
 #include "core/plan/lay_out.hpp"
 #include "core/plan/trace_plan.hpp"
-#include "intake/svg/svg.hpp"
 #include "output/pages/pages.hpp"
 #include "output/pdf/pdf.hpp"
+#include "tests/outside/narrowboat.hpp"
 #include "tests/support/files.hpp"
 #include "tests/support/shapes.hpp"
 #include "tests/support/tool.hpp"
@@ -17,6 +17,7 @@ namespace up::output {
 namespace {
 
 using test::must;
+using test::narrowboat;
 using test::tool;
 
 constexpr int dpi = 600;
@@ -31,17 +32,6 @@ void print(Printed& printed, const std::vector<sheet::Page>& pages) {
     printed.path = printed.dir.file("sheet.pdf");
     printed.pages = pages.size();
     test::writeAll(printed.path, must(writePdf(pages, "Test")));
-}
-
-quilt::Quilt narrowboat() {
-    const auto path = test::source("demo/drawings/narrowboat.svg");
-    const auto side = measure::Length::ofInches(9, 1);
-    auto quilt = must(edit::addBlock(quilt::emptyQuilt("Q"), "Narrowboat", side, side));
-    quilt = must(
-        edit::addDrawing(quilt, quilt.blocks[0].id, must(intake::readSvg(test::readAll(path), path)), {}, 1));
-    Job job;
-    auto layout = must(plan::layOut(quilt, quilt.blocks[0], {0, 1, 1}, job));
-    return must(edit::setLayout(quilt, quilt.blocks[0].id, std::move(layout), 2));
 }
 
 /// A page as grey pixels.

@@ -5,9 +5,9 @@
 #include "core/plan/block_plan.hpp"
 #include "core/plan/lay_out.hpp"
 #include "core/plan/trace_plan.hpp"
-#include "intake/svg/svg.hpp"
 #include "output/pages/pages.hpp"
 #include "output/pdf/pdf.hpp"
+#include "tests/outside/narrowboat.hpp"
 #include "tests/support/files.hpp"
 #include "tests/support/shapes.hpp"
 #include "tests/support/tool.hpp"
@@ -22,26 +22,11 @@ namespace {
 
 using shape::Point;
 using test::must;
+using test::narrowboat;
 using test::tool;
 
 constexpr int dpi = 600;
 constexpr double dotsPerMm = dpi / 25.4;
-
-quilt::Quilt narrowboat(bool inSheets) {
-    const auto path = test::source("demo/drawings/narrowboat.svg");
-    const auto side = measure::Length::ofInches(9, 1);
-    auto quilt = must(edit::addBlock(quilt::emptyQuilt("Q"), "Narrowboat", side, side));
-    quilt = must(
-        edit::addDrawing(quilt, quilt.blocks[0].id, must(intake::readSvg(test::readAll(path), path)), {}, 1));
-    if (inSheets) {
-        auto& web = quilt.webs.front();
-        web.sheets = 3, web.width = measure::Length::ofInches(12, 1),
-        web.length = measure::Length::ofInches(12, 1);
-    }
-    Job job;
-    auto layout = must(plan::layOut(quilt, quilt.blocks[0], {0, 1, 1}, job));
-    return must(edit::setLayout(quilt, quilt.blocks[0].id, std::move(layout), 2));
-}
 
 /// A page as grey pixels.
 struct Picture {
