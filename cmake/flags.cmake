@@ -33,7 +33,9 @@ endif()
 if(UPSTAIRS_CCACHE)
   find_program(CCACHE_PROGRAM ccache)
   if(CCACHE_PROGRAM)
-    set(CMAKE_CXX_COMPILER_LAUNCHER ${CCACHE_PROGRAM})
+    # Paths below the project are hashed as relative ones, so that every checkout on a machine shares what was compiled.
+    set(CMAKE_CXX_COMPILER_LAUNCHER ${CMAKE_COMMAND} -E env CCACHE_BASEDIR=${PROJECT_SOURCE_DIR} CCACHE_NOHASHDIR=1
+      ${CCACHE_PROGRAM})
   endif()
 endif()
 
