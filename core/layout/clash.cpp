@@ -115,8 +115,9 @@ Depth depthOf(const Laid& a, const Laid& b, double enough) {
     return out;
 }
 
+/// The smaller of two gives way: that is what moves the least.
 double scaleOf(const Laid& a, const Laid& b) {
-    return std::sqrt(std::sqrt(a.form().area * b.form().area)) * 0.1;
+    return std::min(a.form().area, b.form().area) * 1e-3;
 }
 
 } // namespace

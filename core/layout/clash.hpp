@@ -12,10 +12,11 @@ namespace up::layout {
 /// does not meet it; edges that only touch may go either way.
 [[nodiscard]] bool meet(const Laid& a, const Laid& b);
 
-/// 0 when they don't meet; else greater the deeper they lie in one another, in mm or so: it falls steadily
-/// towards the ways out, also while one lies wholly within the other. Method: discs that stand for the
-/// insides, each pair by how far it would have to be moved; after Gardeyn, Vanden Berghe & Wauters, "An
-/// open-source heuristic to reboot 2D nesting research", 2025. Past `enough` only that it is more.
+/// 0 when they don't meet; else greater the deeper they lie in one another and the larger the smaller of them
+/// is: the small give way to the large. It falls steadily towards the ways out, also while one lies wholly
+/// within the other. Method: discs that stand for the insides, each pair by how far it would have to be moved;
+/// after Gardeyn, Vanden Berghe & Wauters, "An open-source heuristic to reboot 2D nesting research", 2025.
+/// Past `enough` only that it is more.
 [[nodiscard]] double clash(const Laid& a, const Laid& b,
                            double enough = std::numeric_limits<double>::infinity());
 

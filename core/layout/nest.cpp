@@ -10,6 +10,7 @@
 #include <atomic>
 #include <chrono>
 #include <cmath>
+#include <limits>
 #include <map>
 #include <memory>
 #include <mutex>
@@ -26,6 +27,7 @@ using shape::Region;
 
 constexpr double rough = 0.05;           ///< mm that outlines are simplified by, outwards
 constexpr std::size_t mostPieces = 3000; ///< that are squeezed: each pair of them has a weight
+constexpr int anyNumber = std::numeric_limits<int>::max();
 
 bool better(const NestLayout& a, const NestLayout& b) {
     if (a.unplaced.size() != b.unplaced.size()) return a.unplaced.size() < b.unplaced.size();
@@ -52,7 +54,7 @@ public:
         auto there = bays();
         m_squeezer = std::make_unique<Squeezer>(pieces(), std::move(there), places(), seed);
     }
-    bool round(const Squeezer::Enough& enough) { return m_squeezer->round(enough); }
+    bool round(int most, const Squeezer::Enough& enough) { return m_squeezer->round(most, enough); }
     /// Nothing can be better any more.
     [[nodiscard]] bool isDone() const { return m_squeezer->isDone(); }
     [[nodiscard]] int steps() const { return m_squeezer->steps(); }
@@ -207,7 +209,7 @@ NestLayout nest(const NestJob& job, const NestOptions& options, up::Job& control
                                      : first + (beginning - first) * static_cast<double>(i + 1) /
                                                    static_cast<double>(starts.size()));
         while (timed && !next->isDone() && !enough())
-            next->round(enough);
+            next->round(anyNumber, enough);
         if (!leading || better(next->layout(), leading->layout())) leading = std::move(next);
     }
     const auto inTime = until(1);
@@ -217,7 +219,7 @@ NestLayout nest(const NestJob& job, const NestOptions& options, up::Job& control
         return inTime() || (!timed && leading->steps() + 1 >= options.rounds);
     };
     while (!leading->isDone() && !enough())
-        leading->round(enough);
+        leading->round(timed ? anyNumber : options.rounds - 1 - leading->steps(), enough);
     NestLayout found = leading->layout();
     if (better(found, best)) best = std::move(found);
     control.progress(1);

@@ -13,7 +13,8 @@ using shape::Point;
 
 constexpr int near = 14, anywhere = 9, corners = 8, inHoles = 8; // places and turns tried
 constexpr std::size_t kept = 3;                                  // of them, improved
-constexpr double coarse = 0.02, fine = 0.0008;                   // where small moves end, of the girth
+constexpr int turnsInHole = 4;
+constexpr double coarse = 0.02, fine = 0.0008; // where small moves end, of the girth
 constexpr int mostMoves = 150;
 constexpr double infinite = std::numeric_limits<double>::infinity();
 
@@ -107,14 +108,18 @@ void Search::tryCorner() {
     tryAt(place);
 }
 
-/// The piece's widest part in a hole that is nearly as wide.
+/// A hole that is nearly as wide as the piece's widest part.
 void Search::tryHole() {
     const auto& disc = m_pieces[m_piece].form->discs.front();
     const auto first = std::lower_bound(m_holes.begin(), m_holes.end(), disc.radius * 0.7,
                                         [](const Hole& hole, double radius) { return hole.radius < radius; });
     const auto count = static_cast<std::size_t>(m_holes.end() - first);
     if (count == 0) return;
-    const auto& hole = *(first + static_cast<std::ptrdiff_t>(m_random.below(count)));
+    tryIn(*(first + static_cast<std::ptrdiff_t>(m_random.below(count))));
+}
+
+void Search::tryIn(const Hole& hole) {
+    const auto& disc = m_pieces[m_piece].form->discs.front();
     const Turn turn = anyTurn(180);
     tryAt({hole.bay, turn,
            hole.at - Point{turn.cos * disc.x - turn.sin * disc.y, turn.sin * disc.x + turn.cos * disc.y}});
@@ -173,6 +178,26 @@ void Search::improve(std::size_t piece) {
     if (best.cost >= cost && held) return;
     m_laid.lay(*m_pieces[piece].form, best.place.turn, best.place.at);
     m_in.put(piece, m_laid, best.place.bay);
+}
+
+bool Search::rehome(std::size_t piece, int most) {
+    m_piece = piece;
+    const auto& disc = m_pieces[piece].form->discs.front();
+    const double girth = m_pieces[piece].form->girth;
+    auto hole = std::lower_bound(m_holes.begin(), m_holes.end(), disc.radius * 0.95,
+                                 [](const Hole& h, double radius) { return h.radius < radius; });
+    for (int i = 0; i < most && hole != m_holes.end(); ++i, ++hole) {
+        m_best.clear();
+        for (int k = 0; k < turnsInHole; ++k)
+            tryIn(*hole);
+        auto& best = m_best.front();
+        if (best.cost < infinite) descend(best, girth * 0.25, girth * coarse);
+        if (best.cost > 0) continue;
+        m_laid.lay(*m_pieces[piece].form, best.place.turn, best.place.at);
+        m_in.put(piece, m_laid, best.place.bay);
+        return true;
+    }
+    return false;
 }
 
 void Search::settle(std::size_t piece) {

@@ -20,6 +20,9 @@ public:
     void improve(std::size_t piece);
     /// A piece that meets nothing slides up as far as it goes, aside and turning a little where that helps.
     void settle(std::size_t piece);
+    /// A piece goes to one of the tightest `most` holes that take it without meeting anything; false if none
+    /// does.
+    bool rehome(std::size_t piece, int most);
 
 private:
     struct Try {
@@ -31,6 +34,8 @@ private:
     void tryAnywhere();
     void tryCorner();
     void tryHole();
+    /// The piece's widest part in the hole, at any turn.
+    void tryIn(const Hole& hole);
     void keep(const Try& found);
     void descend(Try& best, double from, double to);
     [[nodiscard]] Turn anyTurn(double spread);

@@ -8,6 +8,7 @@
 #include "tests/support/shapes.hpp"
 
 #include <gtest/gtest.h>
+#include <memory>
 #include <numbers>
 #include <thread>
 
@@ -246,7 +247,7 @@ TEST(Squeezer, SqueezesWithoutOverlapsUntilItIsTight) {
     const auto enough = [&] { return squeezer.steps() >= 500; };
     double before = squeezer.used();
     while (!enough() && squeezer.used() > 95) {
-        squeezer.round(enough);
+        squeezer.round(500, enough);
         EXPECT_LE(squeezer.used(), before);
         before = squeezer.used();
         EXPECT_TRUE(squeezer.best().clashes({{100, squeezer.used(), {}}}).empty());
@@ -254,12 +255,57 @@ TEST(Squeezer, SqueezesWithoutOverlapsUntilItIsTight) {
     EXPECT_LT(squeezer.used(), 120) << "three rows are 90 high, four 120";
 }
 
+TEST(Squeezer, GoesSoManyStepsAndNoFartherAndTheSameEachTime) {
+    const auto squeezed = [] {
+        Loose loose(9);
+        auto squeezer = std::make_unique<Squeezer>(loose.pieces, loose.bays, loose.places, 7);
+        for (int steps = 0; steps < 50; steps = squeezer->steps()) {
+            squeezer->round(50 - steps, [] { return false; });
+            EXPECT_GT(squeezer->steps(), steps);
+        }
+        EXPECT_EQ(squeezer->steps(), 50);
+        std::vector<Point> out;
+        for (std::size_t i = 0; i < 9; ++i)
+            out.push_back(squeezer->best().place(i).at);
+        return out;
+    };
+    EXPECT_EQ(squeezed(), squeezed());
+}
+
+// A small square in a wide hole, and a corner between others that is hardly wider than it.
+TEST(Attempt, WhatLiesInAWideHoleGoesToATighterOneAndMeetsNothing) {
+    const auto large = formOf(test::squareRegion(0, 0, 100)), small = formOf(test::squareRegion(0, 0, 30));
+    const std::vector<Bay> bays{{240, 140, {}}};
+    std::vector<Piece> pieces{{&large, {0}, true}, {&small, {0}, false}};
+    const std::vector<Place> places{{0, turnOf(0), {34, 40}}, {0, turnOf(0), {170, 50}}};
+    int moved = 0;
+    for (std::uint64_t seed = 0; seed < 20; ++seed) {
+        Attempt attempt(pieces, bays, {pieces, places}, seed);
+        attempt.rehome();
+        EXPECT_TRUE(attempt.arrangement().clashes(bays).empty());
+        EXPECT_EQ(attempt.arrangement().place(0).at, places[0].at) << "it is fixed";
+        moved += attempt.arrangement().laid(1).box().right < 135 ? 1 : 0;
+    }
+    EXPECT_EQ(moved, 0) << "half of one piece is none";
+    pieces.push_back(pieces[1]);
+    auto three = places;
+    three.push_back({0, turnOf(0), {170, 95}});
+    for (std::uint64_t seed = 0; seed < 20; ++seed) {
+        Attempt attempt(pieces, bays, {pieces, three}, seed);
+        attempt.rehome();
+        EXPECT_TRUE(attempt.arrangement().clashes(bays).empty());
+        for (const std::size_t i : {1U, 2U})
+            moved += attempt.arrangement().laid(i).box().right < 135 ? 1 : 0;
+    }
+    EXPECT_GE(moved, 15) << "one of the two, nearly every time";
+}
+
 TEST(Squeezer, WhatIsFixedStays) {
     Loose loose(6);
     loose.pieces[0].fixed = loose.pieces[3].fixed = true;
     Squeezer squeezer(loose.pieces, loose.bays, loose.places, 1);
     while (!squeezer.isDone() && squeezer.steps() < 1000)
-        squeezer.round([&] { return squeezer.steps() >= 1000; });
+        squeezer.round(1000, [] { return false; });
     EXPECT_EQ(squeezer.best().place(0).at, loose.places[0].at);
     EXPECT_EQ(squeezer.best().place(3).at, loose.places[3].at);
     EXPECT_TRUE(squeezer.isDone()); // nothing else lies below the lower of them
