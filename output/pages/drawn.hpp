@@ -18,6 +18,8 @@ void label(std::vector<sheet::Item>& items, const shape::Region& region, int num
 void addMarks(std::vector<sheet::Item>& items, const quilt::Piece& piece, const shape::Transform& by);
 /// Dotted edges over the solid line.
 void addDotted(std::vector<sheet::Item>& items, const quilt::Piece& piece, const shape::Transform& by);
+/// The block from the front: what the placement sheet shows.
+[[nodiscard]] Content placementContent(const quilt::Quilt& quilt, const quilt::Block& block);
 /// The pages enlarged by what the printer takes away, laid out on paper as the printer makes it.
 [[nodiscard]] std::vector<sheet::Page> tiled(const Content& content, const PageOptions& options);
 

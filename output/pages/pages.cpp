@@ -39,9 +39,7 @@ void addCreases(std::vector<sheet::Item>& items, const Block& block) {
 
 } // namespace
 
-Result<std::vector<sheet::Page>> placementPages(const Quilt& quilt, const Block& block,
-                                                const PageOptions& options) {
-    if (block.pieces.empty()) return failure(Code::nothingToDo, {block.name});
+Content placementContent(const Quilt& quilt, const Block& block) {
     const auto plan = plan::planBlock(block);
     const double seam = quilt::seamAllowance.mm();
     const shape::Box finished{0, 0, block.width.mm(), block.height.mm()};
@@ -65,7 +63,13 @@ Result<std::vector<sheet::Page>> placementPages(const Quilt& quilt, const Block&
         label(content.items, plan.visible[i].isEmpty() ? plan.regions[i] : plan.visible[i],
               static_cast<int>(i) + 1, fabricName(quilt, piece.fabric));
     }
-    return tiled(content, options);
+    return content;
+}
+
+Result<std::vector<sheet::Page>> placementPages(const Quilt& quilt, const Block& block,
+                                                const PageOptions& options) {
+    if (block.pieces.empty()) return failure(Code::nothingToDo, {block.name});
+    return tiled(placementContent(quilt, block), options);
 }
 
 Result<sheet::Page> cutSheet(const Quilt& quilt, const Block& block) {

@@ -34,6 +34,18 @@ tracingPages(const quilt::Quilt& quilt, const quilt::Block& block, const PageOpt
 [[nodiscard]] Result<std::vector<sheet::Page>> webPages(const quilt::Quilt& quilt, const quilt::Block& block,
                                                         const PageOptions& options);
 
+/// One drawing at its own size, with nothing round it.
+struct WholeSheet {
+    std::string title;
+    bool reversed = false;
+    sheet::Page page;
+};
+
+/// For a light box: each traced sheet with its edge, paper side, then the block from the front as on its
+/// placement sheet. Errors: Code::nothingToDo when the block has no pieces.
+[[nodiscard]] Result<std::vector<WholeSheet>> wholeSheets(const quilt::Quilt& quilt,
+                                                          const quilt::Block& block);
+
 /// The block from the front, not reversed: outlines (dashed where hidden), finished and cut edge, creases.
 /// Errors: Code::nothingToDo when the block has no pieces.
 [[nodiscard]] Result<std::vector<sheet::Page>>

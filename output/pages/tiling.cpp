@@ -3,7 +3,9 @@
 
 #include "output/pages/pages.hpp"
 
+#include <algorithm>
 #include <array>
+#include <cmath>
 
 namespace up::output {
 namespace {
@@ -81,6 +83,74 @@ void addCrosses(sheet::Layer& frame, const Grid& grid, int row, int column) {
             cross(frame, {x, y});
 }
 
+/// Where outlines of pieces cross a line between two sheets: with `across`, the line x = `at`, else y = `at`.
+std::vector<double> crossings(const sheet::Shape& shape, bool across, double at) {
+    std::vector<double> out;
+    for (const auto& contour : shape.contours) {
+        if (!contour.closed) continue;
+        const auto line = shape::flattened(contour);
+        for (std::size_t i = 0; i < line.size(); ++i) {
+            const Point a = line[i], b = line[(i + 1) % line.size()];
+            const double from = across ? a.x : a.y, to = across ? b.x : b.y;
+            if ((from > at) == (to > at)) continue;
+            const double share = (at - from) / (to - from);
+            out.push_back(across ? a.y + (b.y - a.y) * share : a.x + (b.x - a.x) * share);
+        }
+    }
+    std::sort(out.begin(), out.end());
+    return out;
+}
+
+/// A, B, … Z, AA, AB, …
+std::string letters(int n) {
+    const char last = static_cast<char>('A' + n % 26);
+    return (n < 26 ? std::string() : letters(n / 26 - 1)) + last;
+}
+
+/// The halves of a piece that two sheets share meet on a line: dotted within the piece, a tick and a letter
+/// where its outline crosses. Both sheets draw them, since both draw the strip in whose middle they lie.
+class JoinMarks {
+public:
+    std::vector<sheet::Item> items;
+    void add(const Content& content, bool across, double at) {
+        for (const auto& item : content.items) {
+            const auto* shape = std::get_if<sheet::Shape>(&item);
+            if (!shape || shape->tag == 0) continue;
+            const auto found = crossings(*shape, across, at);
+            for (std::size_t i = 0; i + 1 < found.size(); i += 2)
+                join(across, at, found[i], found[i + 1]);
+        }
+    }
+
+private:
+    void join(bool across, double at, double from, double to) {
+        const auto point = [&](double along) { return across ? Point{at, along} : Point{along, at}; };
+        const sheet::Pen tick{ink, 0.4, sheet::Dash::solid};
+        constexpr double reach = 2.5, away = 4.5, height = 3.6;
+        items.push_back(sheet::line(point(from), point(to), {quiet, 0.2, sheet::Dash::dotted}));
+        for (const auto& [end, out] : {std::pair{from, -1.0}, std::pair{to, 1.0}}) {
+            items.push_back(sheet::line(point(end - reach), point(end + reach), tick));
+            const Point label = point(end + out * away);
+            items.push_back(sheet::Words{letters(m_count++),
+                                         {label.x, label.y + height * 0.35},
+                                         height,
+                                         ink,
+                                         sheet::Align::centre,
+                                         true});
+        }
+    }
+    int m_count = 0;
+};
+
+std::vector<sheet::Item> joinMarks(const Content& content, const Grid& grid) {
+    JoinMarks marks;
+    for (int column = 1; column < grid.columns; ++column)
+        marks.add(content, true, content.box.left + column * (grid.width - overlap) + overlap / 2);
+    for (int row = 1; row < grid.rows; ++row)
+        marks.add(content, false, content.box.top + row * (grid.height - overlap) + overlap / 2);
+    return std::move(marks.items);
+}
+
 sheet::Layer frameOf(const Content& content, const Grid& grid, int row, int column) {
     const double right = grid.paperWidth - margin, bottom = grid.paperHeight - margin;
     sheet::Layer frame{"frame", {}, {}, {}};
@@ -113,6 +183,9 @@ std::vector<sheet::Page> tiled(const Content& content, const measure::Paper& pap
     std::vector<Box> boxes;
     for (const auto& item : content.items)
         boxes.push_back(boxOf(item));
+    const auto marks = joinMarks(content, grid);
+    auto drawn = content.items;
+    drawn.insert(drawn.end(), marks.begin(), marks.end());
     std::vector<sheet::Page> pages;
     for (int row = 0; row < grid.rows; ++row) {
         for (int column = 0; column < grid.columns; ++column) {
@@ -122,7 +195,7 @@ std::vector<sheet::Page> tiled(const Content& content, const measure::Paper& pap
             if (std::none_of(boxes.begin(), boxes.end(), [&](const Box& b) { return b.meets(part); }))
                 continue;
             sheet::Layer drawing{
-                "drawing", content.items, shape::Transform::moveBy(margin - x, margin + header - y),
+                "drawing", drawn, shape::Transform::moveBy(margin - x, margin + header - y),
                 Box{margin, margin + header, margin + grid.width, margin + header + grid.height}};
             pages.push_back({grid.paperWidth,
                              grid.paperHeight,

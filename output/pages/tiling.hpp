@@ -17,8 +17,9 @@ struct Content {
 
 /// Pages of `paper` at true size, upright or on its side, whichever needs fewer; neighbouring pages repeat a
 /// strip of half an inch with crosses in its middle that lie on each other. Pages on which nothing of the
-/// items' boxes lies are left out; row and column stay as counted. Each page: title, side, row and column,
-/// crosses, what joins it, the test square.
+/// items' boxes lies are left out; row and column stay as counted. A closed outline with a tag that lies on
+/// two sheets has its line of joining and lettered marks where it crosses that. Each page: title, side, row
+/// and column, crosses, what joins it, the test square.
 [[nodiscard]] std::vector<sheet::Page> tiled(const Content& content, const measure::Paper& paper);
 
 } // namespace up::output

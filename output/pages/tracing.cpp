@@ -155,6 +155,32 @@ Result<std::vector<sheet::Page>> tracingPages(const Quilt& quilt, const Block& b
     return pages;
 }
 
+Result<std::vector<WholeSheet>> wholeSheets(const Quilt& quilt, const Block& block) {
+    if (block.pieces.empty()) return failure(Code::nothingToDo, {block.name});
+    const auto page = [](const shape::Box& box, std::vector<sheet::Item> items) {
+        constexpr double border = 3; // mm: pens have a width
+        return sheet::Page{box.width() + 2 * border,
+                           box.height() + 2 * border,
+                           {{"drawing",
+                             std::move(items),
+                             shape::Transform::moveBy(border - box.left, border - box.top),
+                             {}}}};
+    };
+    std::vector<WholeSheet> out;
+    const auto trace = plan::planTrace(quilt, block);
+    for (std::size_t i = 0; i < trace.sheets.size(); ++i) {
+        TracingSheet lines(quilt, block, trace, trace.sheets[i]);
+        const auto& area = trace.sheets[i].area;
+        lines.items.push_back(
+            sheet::Shape{sheet::contoursOf(area), std::nullopt, Pen{quiet, 0.3, Dash::dotted}});
+        lines.box.take(area.bounds());
+        out.push_back({titleOf(block, trace, i), true, page(lines.box, std::move(lines.items))});
+    }
+    auto front = placementContent(quilt, block);
+    out.push_back({front.title, false, page(front.box, std::move(front.items))});
+    return out;
+}
+
 Result<std::vector<sheet::Page>> webPages(const Quilt& quilt, const Block& block,
                                           const PageOptions& options) {
     const auto trace = plan::planTrace(quilt, block);

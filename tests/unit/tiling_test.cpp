@@ -129,5 +129,47 @@ TEST(Sheets, OfABlockWithoutPiecesAreRefused) {
     EXPECT_EQ(tracingPages(quilt, quilt.blocks[0], {}).error().code, Code::nothingToDo);
 }
 
+/// A bar longer than the paper: two half templates, joined on a line that both sheets show.
+TEST(Tiled, APieceOnTwoSheetsHasItsHalvesMarkedAtTheJoin) {
+    Content content{{}, {0, 0, 400, 60}, "Title", "Side", "Advice"};
+    const shape::Ring bar{{0, 10}, {400, 10}, {400, 50}, {0, 50}};
+    content.items.push_back(sheet::Shape{
+        {shape::contourThrough(bar)}, std::nullopt, sheet::Pen{{0, 0, 0}, 0.35, sheet::Dash::solid}, 7});
+    const auto pages = tiled(content, measure::letter);
+    ASSERT_EQ(pages.size(), 2U);
+    std::vector<std::vector<shape::Point>> letters(2);
+    for (std::size_t i = 0; i < 2; ++i) {
+        const auto& drawing = pages[i].layers.front();
+        for (const auto& item : drawing.items)
+            if (const auto* words = std::get_if<sheet::Words>(&item);
+                words && (words->text == "A" || words->text == "B")) {
+                letters[i].push_back(words->at);
+                EXPECT_TRUE(drawing.clip->holds(drawing.place(words->at))) << "on either sheet";
+            }
+    }
+    EXPECT_EQ(letters[0].size(), 2U);
+    EXPECT_EQ(letters[0], letters[1]) << "at the same places of the drawing";
+    EXPECT_LT(letters[0][0].y, 10) << "outside of the piece";
+    EXPECT_GT(letters[0][1].y, 50);
+    EXPECT_DOUBLE_EQ(letters[0][0].x, letters[0][1].x);
+    std::get<sheet::Shape>(content.items[0]).tag = 0; // no piece
+    EXPECT_EQ(tiled(content, measure::letter)[0].layers.front().items.size(), 1U) << "is not marked";
+}
+
+/// What the light box shows: each sheet true to size, the paper side before the front.
+TEST(WholeSheets, AreTheBlockFromTheFrontWhenNothingIsTraced) {
+    const auto quilt = test::quiltOf({{"square", test::square(40, 50, 60), {200, 0, 0}}});
+    const auto sheets = must(wholeSheets(quilt, quilt.blocks[0]));
+    ASSERT_EQ(sheets.size(), 1U);
+    EXPECT_FALSE(sheets[0].reversed);
+    const auto& layer = sheets[0].page.layers.front();
+    EXPECT_DOUBLE_EQ(layer.place.determinant(), 1.0);
+    const double cut = quilt.blocks[0].width.mm() + 2 * 6.35;
+    EXPECT_NEAR(sheets[0].page.width, cut + 6, 1e-6) << "and room for the pens";
+    auto empty = quilt;
+    empty.blocks[0].pieces = {};
+    EXPECT_FALSE(wholeSheets(empty, empty.blocks[0]));
+}
+
 } // namespace
 } // namespace up::output
