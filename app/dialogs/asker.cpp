@@ -5,7 +5,9 @@
 #include "app/dialogs/edge_dialog.hpp"
 #include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/join_dialog.hpp"
+#include "app/dialogs/light_box.hpp"
 #include "app/dialogs/machine_dialog.hpp"
+#include "app/dialogs/print_dialog.hpp"
 #include "app/dialogs/shape_dialog.hpp"
 #include "app/dialogs/size_dialog.hpp"
 #include "app/dialogs/stripes_dialog.hpp"
@@ -116,6 +118,14 @@ void DialogAsker::showTurning(const quilt::Quilt& quilt, BlockId block, PieceId 
 
 void DialogAsker::cutByMachine(const MachineQuestion& question) {
     MachineDialog(question, m_parent).exec();
+}
+
+void DialogAsker::print(const PrintQuestion& question) {
+    PrintDialog(question, m_parent).exec();
+}
+
+void DialogAsker::lightBox(const LightBoxQuestion& question) {
+    LightBox(question, m_parent).exec();
 }
 
 bool DialogAsker::yes(const QString& title, const QString& question, const QString& yesWords) {

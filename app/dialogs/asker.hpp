@@ -5,7 +5,9 @@
 #include "app/dialogs/arranging.hpp"
 #include "app/dialogs/edging.hpp"
 #include "app/dialogs/importing.hpp"
+#include "app/dialogs/lighting.hpp"
 #include "app/dialogs/machining.hpp"
+#include "app/dialogs/printing.hpp"
 #include "app/dialogs/shaping.hpp"
 #include "app/dialogs/sizing.hpp"
 #include "app/dialogs/striping.hpp"
@@ -49,6 +51,8 @@ public:
     virtual std::optional<plan::Candidate> which(const quilt::Quilt& quilt, BlockId block) = 0;
     virtual void showTurning(const quilt::Quilt& quilt, BlockId block, PieceId piece) = 0;
     virtual void cutByMachine(const MachineQuestion& question) = 0;
+    virtual void print(const PrintQuestion& question) = 0;
+    virtual void lightBox(const LightBoxQuestion& question) = 0;
     virtual bool yes(const QString& title, const QString& question, const QString& yesWords) = 0;
     virtual void tell(const QString& sentence) = 0;
 };
@@ -78,6 +82,8 @@ public:
     std::optional<plan::Candidate> which(const quilt::Quilt& quilt, BlockId block) override;
     void showTurning(const quilt::Quilt& quilt, BlockId block, PieceId piece) override;
     void cutByMachine(const MachineQuestion& question) override;
+    void print(const PrintQuestion& question) override;
+    void lightBox(const LightBoxQuestion& question) override;
     bool yes(const QString& title, const QString& question, const QString& yesWords) override;
     void tell(const QString& sentence) override;
 

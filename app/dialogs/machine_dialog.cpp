@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/machine_dialog.hpp"
 
-#include "app/canvas/painter.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
 #include "app/session/aside.hpp"
@@ -19,7 +18,6 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
-#include <QPainter>
 #include <QPushButton>
 #include <cmath>
 
@@ -35,82 +33,7 @@ QString minutes(double seconds) {
     return whole < 60 ? QString("%1 s").arg(whole) : QString("%1 min %2 s").arg(whole / 60).arg(whole % 60);
 }
 
-QPainterPath pathThrough(const shape::Polyline& line) {
-    QPainterPath path;
-    for (std::size_t i = 0; i < line.size(); ++i)
-        i == 0 ? path.moveTo(line[i].x, line[i].y) : path.lineTo(line[i].x, line[i].y);
-    return path;
-}
-
 } // namespace
-
-MatPicture::MatPicture(QWidget* parent) : QWidget(parent) {
-    setMinimumSize(400, 400);
-}
-
-void MatPicture::show(const MatRun* run, double width, double height) {
-    m_run = run, m_width = width, m_height = height;
-    update();
-}
-
-void MatPicture::paintNumbers(QPainter& painter, double scale) const {
-    QFont font = painter.font();
-    font.setBold(true);
-    font.setPixelSize(15);
-    painter.setFont(font);
-    painter.setPen(look::q(look::ink));
-    const QTransform map = painter.transform();
-    painter.save();
-    painter.resetTransform();
-    for (const auto& [number, at] : m_run->numbers)
-        painter.drawText(QRectF(map.map(QPointF(at.x, at.y)) - QPointF(20, 12), QSizeF(40, 24)),
-                         Qt::AlignCenter, QString::number(number));
-    painter.restore();
-    painter.setPen(QPen(look::q(look::ink), 1 / scale));
-}
-
-void MatPicture::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    painter.setRenderHint(QPainter::Antialiasing);
-    painter.fillRect(rect(), look::q(look::mat));
-    constexpr double border = 16, badge = 30;
-    const double scale = std::min((width() - 2 * border) / m_width, (height() - border - badge) / m_height);
-    QFont font = painter.font();
-    font.setBold(true);
-    painter.setFont(font);
-    painter.setPen(Qt::white);
-    painter.drawText(QRectF(border, 0, width() - 2 * border, badge), Qt::AlignCenter,
-                     QString("◀ ") + words::paperSide);
-    painter.translate((width() - scale * m_width) / 2, badge + (height() - badge - scale * m_height) / 2);
-    painter.scale(scale, scale);
-    painter.fillRect(QRectF(0, 0, m_width, m_height), look::q(look::webPaper));
-    painter.setPen(QPen(look::q(look::line), 1 / scale));
-    constexpr double inch = 25.4;
-    for (double at = inch; at < std::max(m_width, m_height); at += inch) {
-        if (at < m_width) painter.drawLine(QPointF(at, 0), QPointF(at, m_height));
-        if (at < m_height) painter.drawLine(QPointF(0, at), QPointF(m_width, at));
-    }
-    if (!m_run) return;
-    for (const auto& layer : m_run->page.layers)
-        for (const auto& item : layer.items)
-            if (const auto* shape = std::get_if<sheet::Shape>(&item)) {
-                QColor cloth = look::q(shape->pen->colour);
-                cloth.setAlphaF(0.25F);
-                painter.fillPath(pathOf(shape->contours), cloth);
-                painter.strokePath(pathOf(shape->contours),
-                                   QPen(look::q(look::rust), 1.2 / scale, Qt::DotLine));
-            }
-    if (!m_run->run) return;
-    for (const auto& stroke : m_run->run->strokes)
-        painter.strokePath(pathThrough(stroke.line),
-                           stroke.cutting ? QPen(look::q(look::ink), 2 / scale)
-                                          : QPen(look::q(look::brass), 1.2 / scale, Qt::DashLine));
-    paintNumbers(painter, scale);
-    painter.setBrush(Qt::NoBrush);
-    painter.setPen(QPen(look::q(look::rust), 3 / scale));
-    for (const auto& refusal : m_run->run->refusals)
-        painter.drawEllipse(QPointF(refusal.where.x, refusal.where.y), 9 / scale, 9 / scale);
-}
 
 MachineDialog::MachineDialog(MachineQuestion question, QWidget* parent)
     : QDialog(parent), m_question(std::move(question)),
@@ -145,11 +68,14 @@ MachineDialog::MachineDialog(MachineQuestion question, QWidget* parent)
     care->setWordWrap(true);
     column->addWidget(care);
     auto* buttons = new QDialogButtonBox(Qt::Vertical, this);
+    m_send = named(buttons->addButton("Cut this mat", QDialogButtonBox::ActionRole), "machine.send");
     m_svg = named(buttons->addButton("Write SVG files…", QDialogButtonBox::ActionRole), "machine.svg");
     m_dxf = named(buttons->addButton("Write DXF files…", QDialogButtonBox::ActionRole), "machine.dxf");
     buttons->addButton("Close", QDialogButtonBox::RejectRole);
     column->addWidget(buttons);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    connect(m_send, &QPushButton::clicked, this, &MachineDialog::cutOrStop);
+    connect(&m_blade, &QTimer::timeout, this, &MachineDialog::tick);
     connect(m_svg, &QPushButton::clicked, this, [this] { write(CutFormat::svg); });
     connect(m_dxf, &QPushButton::clicked, this, [this] { write(CutFormat::dxf); });
     connect(m_small, &QCheckBox::toggled, this, &MachineDialog::plan);
@@ -211,20 +137,62 @@ void MachineDialog::take(Found found) {
     if (!found.plan) return m_says->setText(q(words::sentence(found.plan.error())));
     m_plan = std::move(*found.plan);
     m_runs = std::move(found.runs);
-    const QSignalBlocker quiet(m_mats);
-    m_mats->clear();
-    for (std::size_t i = 0; i < m_runs.size(); ++i) {
-        const auto* fabric = quilt::find(m_question.quilt.fabrics, m_runs[i].mat.fabric);
-        m_mats->addItem(QString("Mat %1%2: %3, %4")
-                            .arg(i + 1)
-                            .arg(fabric ? " " + q(fabric->name) : QString())
-                            .arg(m_runs[i].mat.lines.size() == 1
-                                     ? QString("1 piece")
-                                     : QString("%1 pieces").arg(m_runs[i].mat.lines.size()))
-                            .arg(m_runs[i].run ? minutes(m_runs[i].run->seconds) : QString("not read")));
-    }
+    fillMats();
     if (!m_runs.empty()) m_mats->setCurrentRow(0);
     refresh();
+}
+
+void MachineDialog::fillMats() {
+    const QSignalBlocker quiet(m_mats);
+    const int row = m_mats->currentRow();
+    m_mats->clear();
+    for (std::size_t i = 0; i < m_runs.size(); ++i) {
+        const auto& [mat, page, run, numbers, cut] = m_runs[i];
+        const auto* fabric = quilt::find(m_question.quilt.fabrics, mat.fabric);
+        const auto pieces =
+            mat.lines.size() == 1 ? QString("1 piece") : QString("%1 pieces").arg(mat.lines.size());
+        m_mats->addItem(QString("%1Mat %2%3: %4, %5")
+                            .arg(cut ? "✓ " : "")
+                            .arg(i + 1)
+                            .arg(fabric ? " " + q(fabric->name) : QString())
+                            .arg(pieces)
+                            .arg(run ? minutes(run->seconds) : QString("not read")));
+    }
+    m_mats->setCurrentRow(row);
+}
+
+namespace {
+/// The stand-in hurries: nobody watches a machine on a screen for minutes.
+double watched(double seconds) {
+    return std::clamp(seconds / 40, 1.0, 6.0);
+}
+} // namespace
+
+void MachineDialog::cutOrStop() {
+    if (isCutting()) {
+        m_blade.stop();
+        m_picture->setProgress({});
+        m_says->setText("Stopped. What the blade has been through is cut; the mat is not ticked.");
+        return refreshButtons();
+    }
+    m_since.start();
+    m_blade.start(30);
+    m_says->setText("Cutting…");
+    refreshButtons();
+}
+
+void MachineDialog::tick() {
+    const auto row = static_cast<std::size_t>(m_mats->currentRow());
+    auto& run = m_runs[row];
+    const double progress = static_cast<double>(m_since.elapsed()) / 1000 / watched(run.run->seconds);
+    m_picture->setProgress(std::min(progress, 1.0));
+    if (progress < 1) return;
+    m_blade.stop();
+    m_picture->setProgress({});
+    run.cut = true;
+    fillMats();
+    m_says->setText(QString("Mat %1 is cut. ").arg(row + 1) + m_question.done(cutBy(run)));
+    refreshButtons();
 }
 
 QString MachineDialog::summary() const {
@@ -266,8 +234,19 @@ void MachineDialog::refresh() {
     m_says->setText(summary());
     m_refused->setText(refusals());
     m_refused->setVisible(!m_refused->text().isEmpty());
-    m_svg->setEnabled(!m_runs.empty());
-    m_dxf->setEnabled(!m_runs.empty());
+    refreshButtons();
+}
+
+void MachineDialog::refreshButtons() {
+    const auto row = static_cast<std::size_t>(std::max(0, m_mats->currentRow()));
+    const bool cuts = row < m_runs.size() && !cutBy(m_runs[row]).empty();
+    m_send->setText(isCutting() ? "Stop" : "Cut this mat");
+    m_send->setEnabled(!m_busy && cuts);
+    for (auto* button : {m_svg, m_dxf})
+        button->setEnabled(!m_runs.empty() && !isCutting());
+    for (QWidget* choice : std::initializer_list<QWidget*>{m_mats, m_small, m_byFabric})
+        choice->setEnabled(!isCutting());
+    m_below->setEnabled(m_small->isChecked() && !isCutting());
 }
 
 void MachineDialog::write(CutFormat format) {

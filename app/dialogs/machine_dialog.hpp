@@ -2,11 +2,11 @@
 // A block for the cutting machine: which pieces, on which mats, the blade's way, how long, what it refuses.
 #pragma once
 
-#include "app/dialogs/machining.hpp"
-#include "core/plan/machine_plan.hpp"
+#include "app/dialogs/mat_picture.hpp"
 
 #include <QDialog>
-#include <QWidget>
+#include <QElapsedTimer>
+#include <QTimer>
 
 class QCheckBox;
 class QLabel;
@@ -16,36 +16,13 @@ class QPushButton;
 
 namespace up::app {
 
-/// One mat with what is cut from it and the blade's way.
-struct MatRun {
-    plan::Mat mat;
-    sheet::Page page;
-    Result<CutRun> run;
-    std::vector<std::pair<int, shape::Point>> numbers; ///< of the pieces, and where they stand
-};
-
-class MatPicture : public QWidget {
-    Q_OBJECT
-public:
-    explicit MatPicture(QWidget* parent = nullptr);
-    /// None: an empty mat of that size.
-    void show(const MatRun* run, double width, double height);
-
-protected:
-    void paintEvent(QPaintEvent*) override;
-
-private:
-    void paintNumbers(QPainter& painter, double scale) const;
-    const MatRun* m_run = nullptr;
-    double m_width = 300, m_height = 300;
-};
-
 class MachineDialog : public QDialog {
     Q_OBJECT
 public:
     explicit MachineDialog(MachineQuestion question, QWidget* parent = nullptr);
     ~MachineDialog() override;
     [[nodiscard]] bool isBusy() const { return m_busy; }
+    [[nodiscard]] bool isCutting() const { return m_blade.isActive(); }
     [[nodiscard]] const std::vector<MatRun>& runs() const { return m_runs; }
 
 private:
@@ -57,6 +34,11 @@ private:
     void take(Found found);
     void refresh();
     void write(CutFormat format);
+    /// Sends the mat to the machine, or stops it.
+    void cutOrStop();
+    void tick();
+    void fillMats();
+    void refreshButtons();
     [[nodiscard]] QString summary() const;
     [[nodiscard]] QString refusals() const;
     [[nodiscard]] const quilt::Block& block() const {
@@ -69,7 +51,9 @@ private:
     QCheckBox *m_small, *m_byFabric;
     QLineEdit* m_below;
     QLabel *m_says, *m_refused;
-    QPushButton *m_svg, *m_dxf;
+    QPushButton *m_send, *m_svg, *m_dxf;
+    QTimer m_blade; ///< moves it
+    QElapsedTimer m_since;
     std::shared_ptr<up::Job> m_job;
     plan::MachinePlan m_plan;
     std::vector<MatRun> m_runs;

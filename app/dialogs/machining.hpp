@@ -6,6 +6,7 @@
 #include "core/quilt/quilt.hpp"
 #include "core/sheet/sheet.hpp"
 
+#include <QString>
 #include <functional>
 #include <memory>
 
@@ -19,6 +20,8 @@ struct MachineQuestion {
     std::shared_ptr<Cutter> cutter;
     /// Writes one file for each mat, asking where.
     std::function<void(CutFormat, const std::vector<sheet::Page>&)> write;
+    /// These pieces have been cut; says what came of it.
+    std::function<QString(const std::vector<PieceId>&)> done;
 };
 
 } // namespace up::app

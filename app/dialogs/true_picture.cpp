@@ -3,6 +3,7 @@
 
 #include "app/canvas/painter.hpp"
 #include "app/look/look.hpp"
+#include "app/look/true_size.hpp"
 #include "core/sheet/sheet.hpp"
 
 #include <QPainter>
@@ -27,23 +28,17 @@ void TruePicture::show(const quilt::Piece& piece, measure::Angle turn, QColor cl
     update();
 }
 
-/// By what the screen says of itself; screens that say nonsense count as 96 dots to the inch.
-double TruePicture::dotsPerMm() const {
-    const double dpi = screen() ? screen()->physicalDotsPerInch() / screen()->devicePixelRatio() : 96;
-    return (dpi > 40 && dpi < 600 ? dpi : 96) / 25.4;
-}
-
 double TruePicture::reduction() const {
     const QRectF box = m_path.boundingRect();
-    return std::max({1.0, box.width() * dotsPerMm() / std::max(1.0, width() - 2 * margin),
-                     box.height() * dotsPerMm() / std::max(1.0, height() - 2 * margin)});
+    return std::max({1.0, box.width() * dotsPerMm(screen()) / std::max(1.0, width() - 2 * margin),
+                     box.height() * dotsPerMm(screen()) / std::max(1.0, height() - 2 * margin)});
 }
 
 void TruePicture::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
     painter.fillRect(rect(), look::q(look::mat));
-    const double scale = dotsPerMm() / reduction();
+    const double scale = dotsPerMm(screen()) / reduction();
     // A cutting surface's grid, an inch a square, to see at once how large things are.
     painter.setPen(QPen(look::q(look::matRule), 1));
     const double inch = 25.4 * scale;

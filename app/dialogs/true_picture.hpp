@@ -28,7 +28,6 @@ protected:
     void resizeEvent(QResizeEvent*) override { emit resized(); }
 
 private:
-    [[nodiscard]] double dotsPerMm() const;
     QPainterPath m_path; ///< mm, about its middle
     QColor m_cloth;
 };

@@ -40,28 +40,22 @@ std::string usesOf(const quilt::Quilt& quilt, FabricId fabric) {
     return out.empty() ? "not used" : out;
 }
 
-/// Off-cuts true to each other: each on ground as large as the largest.
+/// Each as large as its panel allows: its size is written under it.
 std::vector<Panel> offCutPanels(const quilt::Quilt& quilt) {
-    double wide = 60, high = 40;
-    for (const auto& offCut : quilt.offCuts) {
-        const auto box = shape::Region{offCut.outline}.bounds();
-        wide = std::max(wide, box.right), high = std::max(high, box.bottom);
-    }
     std::vector<Panel> out;
     int number = 0;
     for (const auto& offCut : quilt.offCuts) {
         const shape::Region area{offCut.outline};
-        const auto box = area.bounds();
         Panel panel;
         panel.side = Side::plain;
+        panel.tag = offCut.id.value;
         panel.caption = "Off-cut " + std::to_string(++number);
-        panel.below = sizeOf(quilt, box) + (offCut.from.empty() ? "" : "\nfrom " + offCut.from);
-        panel.box = {0, 0, wide, high};
-        const auto middle = shape::Transform::moveBy((wide - box.right) / 2, (high - box.bottom) / 2);
+        panel.box = area.bounds();
+        panel.below = sizeOf(quilt, panel.box) + (offCut.from.empty() ? "" : "\nfrom " + offCut.from);
         panel.layers.push_back({"web",
                                 {sheet::Shape{sheet::contoursOf(area), look::webPaper,
                                               sheet::Pen{look::slate, 1, sheet::Dash::dashed}}},
-                                middle,
+                                {},
                                 {}});
         out.push_back(std::move(panel));
     }
@@ -91,7 +85,7 @@ ViewParts stashParts(const quilt::Quilt& quilt) {
     if (!quilt.offCuts.empty())
         parts.rows.rows.push_back(
             {std::to_string(quilt.offCuts.size()) + (quilt.offCuts.size() == 1 ? " off-cut" : " off-cuts"),
-             "They are laid out on first.", 0});
+             "They are laid out on first. Click one that is not there any more.", 0});
     return parts;
 }
 

@@ -51,14 +51,12 @@ void Menus::buildFile() {
         [&] { m_window.m_imports.importDrawing(); });
     add(menu, "file.scan", "S&can a page from " + m_window.m_scanner.name() + "…", {},
         [&] { m_window.m_imports.scanPage(); });
-    add(menu, "file.print", "Sheets of this view as &PDF…", QKeySequence::Print, [&] {
-        const bool a4 = m_window.m_tools->wantsA4();
-        if (m_window.m_session.view() == View::trace)
-            m_window.m_sheets.writeTracing(a4);
-        else
-            m_window.m_sheets.writePlacement(a4);
+    add(menu, "file.print", "&Print…", QKeySequence::Print, [&] {
+        m_window.m_sheets.print(m_window.m_session.view() == View::trace ? SheetCommands::Sheets::tracing
+                                                                         : SheetCommands::Sheets::placement);
     });
-    add(menu, "file.printer", "Correct the &printer…", {}, [&] { m_window.m_sheets.correctPrinter(); });
+    add(menu, "file.light", "&Light box…", QKeySequence("Ctrl+Shift+L"),
+        [&] { m_window.m_sheets.openLightBox(); });
     menu->addSeparator();
     add(menu, "file.quit", "&Quit", QKeySequence::Quit, [&] { m_window.close(); });
 }
@@ -117,7 +115,8 @@ void Menus::buildWeb() {
     menu->addSeparator();
     add(menu, "trace.stripes", "&Stripes and grain…", QKeySequence("Ctrl+G"), [&] { tracing.setStripes(); });
     add(menu, "trace.window", "May have a wi&ndow, or not", {}, [&] { tracing.toggleWindow(); });
-    add(menu, "trace.onWeb", "Print on web &sheets…", {}, [&] { m_window.m_sheets.writeOnWeb(); });
+    add(menu, "trace.onWeb", "Print on web &sheets…", {},
+        [&] { m_window.m_sheets.print(SheetCommands::Sheets::onWeb); });
     add(menu, "cut.machine", "Cutting &machine…", {}, [&] { m_window.m_sheets.cutByMachine(); });
     menu->addSeparator();
     add(menu, "trace.away", "Put &away what is left", {}, [&] { tracing.putAway(); });

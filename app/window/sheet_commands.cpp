@@ -1,21 +1,22 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/sheet_commands.hpp"
 
+#include "app/look/true_size.hpp"
 #include "app/session/aside.hpp"
-#include "core/measure/say.hpp"
 #include "core/store/file.hpp"
 #include "output/dxf/dxf.hpp"
 #include "output/pages/pages.hpp"
 #include "output/pdf/pdf.hpp"
 #include "output/svg/svg.hpp"
-
-#include <QSettings>
-#include <cmath>
+#include "words/now_words.hpp"
 
 namespace up::app {
 
-SheetCommands::SheetCommands(Session& session, Asker& asker, QString settings, QObject* parent)
-    : QObject(parent), m_session(session), m_asker(asker), m_settings(std::move(settings)) {}
+SheetCommands::SheetCommands(Session& session, Asker& asker, const QString& folder, QObject* parent)
+    : QObject(parent), m_session(session), m_asker(asker), m_settings(folder + "/settings.ini"),
+      m_samplePrinter(std::make_shared<SamplePrinter>(folder + "/printed")) {
+    loadTrueSizes(m_settings);
+}
 
 void SheetCommands::write(const QString& title, const QString& kinds, const QString& ending,
                           std::function<Result<std::string>(const quilt::Quilt&, const quilt::Block&)> make) {
@@ -39,75 +40,100 @@ void SheetCommands::write(const QString& title, const QString& kinds, const QStr
 }
 
 namespace {
-constexpr const char* squareKey = "printer/square";
 
-output::PageOptions onPaper(bool a4, double square) {
-    return {a4 ? measure::a4 : measure::letter, square};
+using MakePages = Result<std::vector<sheet::Page>>(const quilt::Quilt&, const quilt::Block&,
+                                                   const output::PageOptions&);
+
+/// `make` for the block as it is now.
+PrintKind kindOf(const Session& session, const QString& name, const QString& advice, MakePages* make) {
+    return {name, advice, false,
+            [quilt = session.quilt(), block = *session.block(), make](const output::PageOptions& options) {
+                return make(quilt, block, options);
+            }};
 }
+
 } // namespace
 
-double SheetCommands::printedSquare() const {
-    return QSettings(m_settings, QSettings::IniFormat).value(squareKey, output::testSquare).toDouble();
+void SheetCommands::print(Sheets first) {
+    const auto* block = m_session.block();
+    if (!block) return;
+    PrintQuestion question;
+    question.block = QString::fromStdString(block->name);
+    question.kinds = {
+        kindOf(m_session, "Tracing pages",
+               "Reversed, for the smooth side of the web. Print at 100 %, tape pages that join cross on "
+               "cross, lay the web over them and trace.",
+               output::tracingPages),
+        kindOf(m_session, "Placement sheet",
+               "From the front, not reversed: to lay under the background or beside it. Print at 100 %.",
+               output::placementPages),
+        kindOf(
+            m_session, "Onto sheets of web",
+            "Straight onto the smooth side of the web's own sheets. Only where the web's leaflet allows it, "
+            "and never in a printer that heats its paper: the glue melts. Try one sheet of plain paper "
+            "first.",
+            output::webPages)};
+    question.kinds.back().ownSize = true;
+    if (block->layout.empty()) // nothing to trace yet
+        question.kinds = {question.kinds[static_cast<std::size_t>(Sheets::placement)]};
+    else
+        question.first = static_cast<std::size_t>(first);
+    question.printers = {m_samplePrinter};
+    question.more = systemPrinters;
+    question.settings = m_settings;
+    question.units = m_session.quilt().units;
+    question.write = [this](const PrintKind& kind, const std::vector<sheet::Page>& pages) {
+        writePdf(" " + kind.name.toLower() + ".pdf", pages);
+    };
+    m_asker.print(question);
 }
 
-void SheetCommands::correctPrinter() {
-    const auto units = m_session.quilt().units;
-    const auto now = measure::Length::ofMm(printedSquare());
-    const auto said = m_asker.text("Printer",
-                                   "Print a page at 100 % and measure its square, which should be one inch.\n"
-                                   "What does it measure?",
-                                   QString::fromStdString(units == measure::System::inches
-                                                              ? measure::fraction(now, 64) + " in"
-                                                              : measure::sayMetric(now)));
-    if (!said) return;
-    const auto square = measure::readLength(said->trimmed().toStdString(), units);
-    if (!square) return m_session.complain(square.error());
-    if (square->mm() < output::leastSquare || square->mm() > output::mostSquare)
-        return emit m_session.trouble(
-            "A printer that is so far off must be set right first: choose 100 % or “actual "
-            "size” in its dialog, then measure again.");
-    QSettings(m_settings, QSettings::IniFormat).setValue(squareKey, square->mm());
-    const double percent = output::testSquare / square->mm() * 100;
-    emit told(std::abs(percent - 100) < 0.05
-                  ? QString("Pages are written at true size.")
-                  : QString("Pages are written at %1 % from now on, since the printer makes the square %2.")
-                        .arg(percent, 0, 'f', 1)
-                        .arg(QString::fromStdString(measure::say(*square, units))));
+void SheetCommands::writePdf(const QString& ending, const std::vector<sheet::Page>& pages) {
+    write("Write a PDF", "PDF (*.pdf)", ending, [pages](const quilt::Quilt&, const quilt::Block& block) {
+        return output::writePdf(pages, block.name);
+    });
 }
 
-void SheetCommands::writeTracing(bool a4) {
-    write("Tracing pages", "PDF (*.pdf)", " tracing.pdf",
-          [a4, square = printedSquare()](const quilt::Quilt& quilt, const quilt::Block& block) {
-              return output::tracingPages(quilt, block, onPaper(a4, square)).and_then([&](const auto& pages) {
-                  return output::writePdf(pages, block.name);
-              });
-          });
-}
-
-void SheetCommands::writePlacement(bool a4) {
-    write(
-        "Placement sheet", "PDF (*.pdf)", " placement.pdf",
-        [a4, square = printedSquare()](const quilt::Quilt& quilt, const quilt::Block& block) {
-            return output::placementPages(quilt, block, onPaper(a4, square)).and_then([&](const auto& pages) {
-                return output::writePdf(pages, block.name);
-            });
+void SheetCommands::openLightBox() {
+    const auto* block = m_session.block();
+    if (!block) return;
+    aside(
+        this, [quilt = m_session.quilt(), copy = *block] { return output::wholeSheets(quilt, copy); },
+        [this](const Result<std::vector<output::WholeSheet>>& sheets) {
+            if (!sheets) return m_session.complain(sheets.error());
+            m_asker.lightBox({*sheets, m_settings, m_session.quilt().units});
         });
-}
-
-void SheetCommands::writeOnWeb() {
-    write("Print on the web", "PDF (*.pdf)", " on web.pdf",
-          [square = printedSquare()](const quilt::Quilt& quilt, const quilt::Block& block) {
-              return output::webPages(quilt, block, onPaper(false, square)).and_then([&](const auto& pages) {
-                  return output::writePdf(pages, block.name);
-              });
-          });
 }
 
 void SheetCommands::cutByMachine() {
     if (!m_session.block()) return;
     m_asker.cutByMachine(
         {m_session.quilt(), m_session.blockId(), std::make_shared<SampleCutter>(),
-         [this](CutFormat format, const std::vector<sheet::Page>& mats) { writeMats(format, mats); }});
+         [this](CutFormat format, const std::vector<sheet::Page>& mats) { writeMats(format, mats); },
+         [this](const std::vector<PieceId>& pieces) { return tickCut(pieces); }});
+}
+
+/// What is bonded is cut out now; a machine may also have cut what nobody said was bonded.
+QString SheetCommands::tickCut(const std::vector<PieceId>& pieces) {
+    std::vector<PieceId> cut, others;
+    for (const auto id : pieces) {
+        const auto* piece = quilt::find(m_session.block()->pieces, id);
+        const bool may = piece && piece->work.step < quilt::Step::cleanCut &&
+                         quilt::advanced(piece->work, quilt::Step::cleanCut, !piece->marks->empty());
+        (may ? cut : others).push_back(id);
+    }
+    const auto named = [&](const std::vector<PieceId>& ids) {
+        return QString::fromStdString(words::numbersWords(*m_session.block(), ids, 9));
+    };
+    QString out;
+    if (!others.empty()) out = "Not ticked, since not bonded yet or cut before: " + named(others) + ".";
+    if (cut.empty()) return out;
+    const auto done = "Ticked as cut out: " + named(cut) + ". ";
+    if (!m_session.apply(
+            edit::record(m_session.quilt(), m_session.blockId(), cut, quilt::Step::cleanCut, m_session.now()),
+            "cut by machine"))
+        return "";
+    return done + out;
 }
 
 /// "Heron mat 1.svg", "Heron mat 2.svg", … beside the file that was chosen.

@@ -13,31 +13,33 @@ namespace up::app {
 class SheetCommands : public QObject {
     Q_OBJECT
 public:
-    /// `settings`: the file for what is remembered of the printer.
-    SheetCommands(Session& session, Asker& asker, QString settings, QObject* parent = nullptr);
+    /// `folder`: the user's data; settings.ini in it remembers printer and screen.
+    SheetCommands(Session& session, Asker& asker, const QString& folder, QObject* parent = nullptr);
 
-    void writeTracing(bool a4);
-    void writePlacement(bool a4);
+    /// What is printed of a block.
+    enum class Sheets : std::uint8_t { tracing, placement, onWeb };
+    /// Asks how; what is given is proposed first.
+    void print(Sheets first);
+    /// The screen as a light box.
+    void openLightBox();
     void writeCutFile();
     /// Shows what a cutting machine makes of the block.
     void cutByMachine();
-    /// The layout straight onto sheets of web.
-    void writeOnWeb();
-    /// Asks what the printed one-inch square measures; pages are corrected by it from then on.
-    void correctPrinter();
-
 signals:
     void told(const QString& sentence);
 
 private:
     void writeMats(CutFormat format, const std::vector<sheet::Page>& mats);
-    [[nodiscard]] double printedSquare() const; ///< mm
+    /// Says which pieces it has ticked.
+    [[nodiscard]] QString tickCut(const std::vector<PieceId>& pieces);
+    void writePdf(const QString& ending, const std::vector<sheet::Page>& pages);
     void write(const QString& title, const QString& kinds, const QString& ending,
                std::function<Result<std::string>(const quilt::Quilt&, const quilt::Block&)> make);
 
     Session& m_session;
     Asker& m_asker;
     QString m_settings;
+    std::shared_ptr<Printer> m_samplePrinter;
 };
 
 } // namespace up::app

@@ -72,7 +72,7 @@ void ToolRow::buildDraw(QHBoxLayout& row) {
 void ToolRow::buildTrace(QHBoxLayout& row) {
     m_web = on({View::trace}, named(new QComboBox(this), "trace.web"));
     m_layOut = on({View::trace}, named(new QPushButton(this), "trace.layout"));
-    auto* pages = on({View::trace}, named(new QPushButton("Pages…", this), "trace.pages"));
+    m_print = on({View::trace}, named(new QPushButton("Print…", this), "trace.pages"));
     auto* cut = on({View::cut}, named(new QPushButton("Cut file…", this), "cut.file"));
     auto* machine = on({View::cut}, named(new QPushButton("Cutting machine…", this), "cut.machine"));
     connect(machine, &QPushButton::clicked, this, [this] { m_sheets.cutByMachine(); });
@@ -91,7 +91,7 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
     row.addWidget(m_pin);
     connect(m_compare, &QPushButton::clicked, this, [this] { m_tracing.compare(); });
     connect(m_pin, &QPushButton::clicked, this, [this] { m_tracing.togglePin(); });
-    row.addWidget(pages);
+    row.addWidget(m_print);
     row.addWidget(cut);
     row.addWidget(machine);
     row.addWidget(which);
@@ -104,7 +104,7 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
     connect(m_layOut, &QPushButton::clicked, this, [this] { m_tracing.startOrStop(); });
     connect(&m_layout, &LayoutJob::progressed, m_layOut,
             [this](int percent) { m_layOut->setText(QString("Stop  %1 %").arg(percent)); });
-    connect(pages, &QPushButton::clicked, this, [this] { m_sheets.writeTracing(wantsA4()); });
+    connect(m_print, &QPushButton::clicked, this, [this] { m_sheets.print(SheetCommands::Sheets::tracing); });
     connect(cut, &QPushButton::clicked, this, [this] { m_sheets.writeCutFile(); });
 }
 
@@ -113,11 +113,11 @@ void ToolRow::buildLay(QHBoxLayout& row) {
     auto* left = on({View::lay}, named(new QPushButton("⟲ 5°", this), "lay.left"));
     auto* right = on({View::lay}, named(new QPushButton("⟳ 5°", this), "lay.right"));
     auto* sheet = on({View::lay}, named(new QPushButton("Placement sheet…", this), "lay.sheet"));
-    m_paper = on({View::trace, View::lay}, named(new QComboBox(this), "paper"));
-    m_paper->addItems({"Letter", "A4"});
+    auto* light = on({View::trace, View::lay}, named(new QPushButton("Light box…", this), "light.open"));
+    connect(light, &QPushButton::clicked, this, [this] { m_sheets.openLightBox(); });
     for (QWidget* part :
          {static_cast<QWidget*>(m_background), static_cast<QWidget*>(left), static_cast<QWidget*>(right),
-          static_cast<QWidget*>(sheet), static_cast<QWidget*>(m_paper)})
+          static_cast<QWidget*>(sheet), static_cast<QWidget*>(light)})
         row.addWidget(part);
     connect(m_background, &QComboBox::activated, this, [this](int i) {
         m_session.apply(edit::setBackground(m_session.quilt(), m_session.blockId(),
@@ -126,7 +126,7 @@ void ToolRow::buildLay(QHBoxLayout& row) {
     });
     connect(left, &QPushButton::clicked, this, [this] { m_commands.turn(-5); });
     connect(right, &QPushButton::clicked, this, [this] { m_commands.turn(5); });
-    connect(sheet, &QPushButton::clicked, this, [this] { m_sheets.writePlacement(wantsA4()); });
+    connect(sheet, &QPushButton::clicked, this, [this] { m_sheets.print(SheetCommands::Sheets::placement); });
 }
 
 void ToolRow::buildStitch(QHBoxLayout& row) {
@@ -140,10 +140,6 @@ void ToolRow::buildStitch(QHBoxLayout& row) {
                                             ThreadId{m_thread->itemData(i).toUInt()}),
                             "change thread");
     });
-}
-
-bool ToolRow::wantsA4() const {
-    return m_paper->currentText() == "A4";
 }
 
 /// "9", "9 1/2", "9 x 12", "24cm".
@@ -202,6 +198,7 @@ void ToolRow::refresh() {
     const bool open = std::any_of(block->pieces.begin(), block->pieces.end(),
                                   [](const auto& p) { return p.work.step == quilt::Step::toTrace; });
     m_layOut->setEnabled(open || m_layout.isRunning());
+    m_print->setEnabled(laidOut);
     m_compare->setEnabled(laidOut && open && !m_layout.isRunning() && !m_layout.isComparing());
     m_pin->setEnabled(laidOut && m_session.piece() && m_session.piece()->work.step == quilt::Step::toTrace);
     m_pin->setText(isPinned() ? "Let go" : "Pin");

@@ -30,8 +30,6 @@ class ToolRow : public QWidget {
     Q_OBJECT
 public:
     ToolRow(Session& session, LayoutJob& layout, const AllCommands& all, QWidget* parent = nullptr);
-    /// "letter" or "a4", for printed sheets.
-    [[nodiscard]] bool wantsA4() const;
 
 private:
     template<class Widget> Widget* on(std::initializer_list<View> views, Widget* widget);
@@ -52,10 +50,11 @@ private:
     SheetCommands& m_sheets;
     TraceCommands& m_tracing;
     std::vector<std::pair<QWidget*, std::vector<View>>> m_shown;
-    QComboBox *m_web = nullptr, *m_paper = nullptr, *m_background = nullptr, *m_thread = nullptr;
+    QComboBox *m_web = nullptr, *m_background = nullptr, *m_thread = nullptr;
     QLineEdit* m_size = nullptr;
     QCheckBox* m_reversed = nullptr;
-    QPushButton *m_templates = nullptr, *m_layOut = nullptr, *m_compare = nullptr, *m_pin = nullptr;
+    QPushButton *m_templates = nullptr, *m_layOut = nullptr, *m_compare = nullptr, *m_pin = nullptr,
+                *m_print = nullptr;
 };
 
 } // namespace up::app

@@ -148,6 +148,16 @@ void TraceCommands::putAway() {
     emit told(said + ".");
 }
 
+void TraceCommands::throwAway(OffCutId offCut) {
+    const auto& all = m_session.quilt().offCuts;
+    const auto at = std::find_if(all.begin(), all.end(), [&](const auto& o) { return o.id == offCut; });
+    if (at == all.end()) return;
+    const auto number = at - all.begin() + 1;
+    if (m_asker.yes("Off-cut", QString("Is off-cut %1 used up or not worth keeping?").arg(number),
+                    "Throw it away"))
+        m_session.apply(edit::removeOffCut(m_session.quilt(), offCut), "throw an off-cut away");
+}
+
 void TraceCommands::askLeastOffCut() {
     const auto& quilt = m_session.quilt();
     const auto said =

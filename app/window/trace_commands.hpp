@@ -39,6 +39,8 @@ public:
 
     /// What is left of the sheets that are rough cut goes into the stash.
     void putAway();
+    /// After asking: an off-cut that is used up, or crumpled.
+    void throwAway(OffCutId offCut);
     /// Asks how small an off-cut is still kept.
     void askLeastOffCut();
 

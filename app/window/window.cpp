@@ -36,7 +36,7 @@ Window::Window(WindowOptions options)
       m_session(std::move(options.clock)), m_checker(m_session), m_layout(m_session),
       m_scanner(options.scannedPage), m_imports(m_session, m_asker, m_scanner),
       m_tracing(m_session, m_layout, m_asker), m_commands(m_session, m_layout, m_asker, m_imports, m_tracing),
-      m_sheets(m_session, m_asker, options.folder + "/settings.ini"), m_shapes(m_session, m_asker),
+      m_sheets(m_session, m_asker, options.folder), m_shapes(m_session, m_asker),
       m_files(m_session, m_asker, options.folder),
       m_autosave(m_session, options.folder, options.autosaveDelay) {
     auto* centre = new QWidget(this);
@@ -145,8 +145,10 @@ void Window::connectMat() {
     connect(m_mat, &Mat::clicked, this, [this](std::uint32_t tag) {
         if (m_session.view() != View::landing) m_session.choosePiece(PieceId{tag});
     });
-    connect(m_mat, &Mat::panelClicked, this,
-            [this](std::uint32_t tag) { m_session.chooseBlock(BlockId{tag}); });
+    connect(m_mat, &Mat::panelClicked, this, [this](std::uint32_t tag) {
+        if (m_session.view() == View::stash) return m_tracing.throwAway(OffCutId{tag});
+        m_session.chooseBlock(BlockId{tag});
+    });
     connect(m_mat, &Mat::dragged, this, [this](std::uint32_t tag, double right, double down, bool alone) {
         if (m_session.view() == View::trace) return m_tracing.move(PieceId{tag}, right, down, alone, dragKey);
         move(right, down, "drag " + std::to_string(tag));

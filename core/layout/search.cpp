@@ -190,8 +190,9 @@ bool Search::rehome(std::size_t piece, int most) {
         m_best.clear();
         for (int k = 0; k < turnsInHole; ++k)
             tryIn(*hole);
+        if (m_best.empty()) continue; // larger than its bay at each of these turns
         auto& best = m_best.front();
-        if (best.cost < infinite) descend(best, girth * 0.25, girth * coarse);
+        descend(best, girth * 0.25, girth * coarse);
         if (best.cost > 0) continue;
         m_laid.lay(*m_pieces[piece].form, best.place.turn, best.place.at);
         m_in.put(piece, m_laid, best.place.bay);

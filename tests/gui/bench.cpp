@@ -69,6 +69,13 @@ std::optional<std::vector<shape::Contour>> FakeAsker::edges(const app::EdgeQuest
     return edgesAnswer ? edgesAnswer(question) : std::nullopt;
 }
 
+void FakeAsker::print(const app::PrintQuestion& question) {
+    if (printAnswer) return printAnswer(question);
+    const auto& kind = question.kinds.at(question.first);
+    const auto pages = kind.make({app::PrintMemory(question.settings).paper(), output::testSquare});
+    if (pages) question.write(kind, *pages);
+}
+
 bool FakeAsker::yes(const QString& title, const QString& question, const QString&) {
     asked << title + ": " + question;
     return next(yeses).value_or(false);

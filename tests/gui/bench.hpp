@@ -57,6 +57,13 @@ public:
     void cutByMachine(const app::MachineQuestion& question) override {
         if (machineAnswer) machineAnswer(question);
     }
+    /// Writes what is proposed as PDF, unless `printAnswer` says otherwise.
+    void print(const app::PrintQuestion& question) override;
+    std::function<void(const app::PrintQuestion&)> printAnswer;
+    std::function<void(const app::LightBoxQuestion&)> lightAnswer; ///< none: closed at once
+    void lightBox(const app::LightBoxQuestion& question) override {
+        if (lightAnswer) lightAnswer(question);
+    }
     bool yes(const QString& title, const QString& question, const QString&) override;
     void tell(const QString& sentence) override { asked << sentence; }
 

@@ -192,24 +192,5 @@ TEST_F(FilesTest, NewAndRenameAndRemoveBlocks) {
     EXPECT_TRUE(said().contains("must be between")) << said().toStdString();
 }
 
-TEST_F(FilesTest, ThePrinterIsCorrectedByWhatItsSquareMeasures) {
-    openSample();
-    m_asker.texts = {"0.97", "2", "nonsense"};
-    window().sheets().correctPrinter();
-    EXPECT_TRUE(said().contains("103.1 %")) << said().toStdString();
-    window().sheets().correctPrinter();
-    EXPECT_TRUE(said().contains("set right first")) << said().toStdString();
-    window().sheets().correctPrinter();
-    EXPECT_TRUE(said().contains("not a length")) << said().toStdString();
-    const QString file = QString::fromStdString(m_dir.file("trace.pdf"));
-    m_asker.files = {file};
-    window().sheets().writeTracing(false);
-    EXPECT_SOON(said().contains("Written"), 5000);
-    openWindow(); // remembered
-    m_asker.texts = {"1"};
-    window().sheets().correctPrinter();
-    EXPECT_TRUE(said().contains("true size")) << said().toStdString();
-}
-
 } // namespace
 } // namespace up::test

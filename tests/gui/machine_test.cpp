@@ -14,6 +14,7 @@
 #include <QLineEdit>
 #include <QListWidget>
 #include <QPushButton>
+#include <set>
 
 namespace up::test {
 namespace {
@@ -162,6 +163,58 @@ TEST_F(Machine, ShowsMatsTimesAndWritesOneFileForEach) {
     EXPECT_TRUE(said().contains("mirrored already")) << said().toStdString();
     EXPECT_FALSE(must(intake::readDxf(readAll(m_dir.file("ducks 1.dxf")), "d")).shapes.empty());
     EXPECT_FALSE(must(intake::readSvg(readAll(m_dir.file("ducks 1.svg")), "s")).shapes.empty());
+}
+
+TEST_F(Machine, CutsAMatAndTicksWhatWasBonded) {
+    openSample(); // the narrowboat: some of it is bonded
+    climb(app::View::cut);
+    std::set<std::uint32_t> bonded;
+    for (const auto& piece : block().pieces)
+        if (piece.work.step == quilt::Step::bonded) bonded.insert(piece.id.value);
+    ASSERT_FALSE(bonded.empty());
+    std::set<std::uint32_t> onMats;
+    m_asker.machineAnswer = [&](const app::MachineQuestion& question) {
+        app::MachineDialog dialog(question);
+        dialog.show();
+        EXPECT_SOON(!dialog.isBusy(), 20'000);
+        auto& send = *dialog.findChild<QPushButton*>("machine.send");
+        auto& mats = *dialog.findChild<QListWidget*>("machine.mats");
+        QTest::mouseClick(&send, Qt::LeftButton);
+        EXPECT_TRUE(dialog.isCutting());
+        QTest::mouseClick(&send, Qt::LeftButton); // Stop
+        EXPECT_FALSE(dialog.isCutting());
+        EXPECT_FALSE(dialog.runs()[0].cut);
+        for (int row = 0; row < mats.count(); ++row) {
+            mats.setCurrentRow(row);
+            for (const auto id : cutBy(dialog.runs()[static_cast<std::size_t>(row)]))
+                onMats.insert(id.value);
+            if (!send.isEnabled()) continue;
+            QTest::mouseClick(&send, Qt::LeftButton);
+            EXPECT_SOON(!dialog.isCutting(), 10'000);
+            EXPECT_TRUE(mats.item(row)->text().startsWith("✓")) << mats.item(row)->text().toStdString();
+        }
+    };
+    click("cut.machine");
+    int ticked = 0;
+    for (const auto& piece : block().pieces) {
+        const bool cut = piece.work.step == quilt::Step::cleanCut;
+        EXPECT_EQ(cut, bonded.contains(piece.id.value) && onMats.contains(piece.id.value)) << piece.name;
+        ticked += cut ? 1 : 0;
+    }
+    EXPECT_GT(ticked, 0);
+    while (session().history().canUndo())
+        session().undo();
+    for (const auto& piece : block().pieces)
+        EXPECT_NE(piece.work.step, quilt::Step::cleanCut);
+}
+
+/// A needle on the mat: refused by the machine, so it counts as not cut.
+TEST(CutBy, LeavesOutWhatTheMachineRefuses) {
+    const shape::Ring needle{{50, 50}, {150, 50}, {150, 51}, {50, 51}};
+    app::MatRun run{{}, {}, SampleCutter().cut(svgOf({square(10, 100, 30), needle})), {}, false};
+    run.mat.lines = {{PieceId{1}, {shape::contourThrough(square(10, 100, 30)), {}}},
+                     {PieceId{2}, {shape::contourThrough(needle), {}}}};
+    EXPECT_EQ(cutBy(run), std::vector<PieceId>{PieceId{1}});
 }
 
 } // namespace

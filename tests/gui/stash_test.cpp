@@ -106,5 +106,22 @@ TEST(WebDialog, StaysOpenWithASentenceWhenALengthIsNone) {
     EXPECT_TRUE(dialog.findChild<QLabel*>("web.trouble")->text().contains("“wide” is not a length"));
 }
 
+TEST_F(Stash, AnOffCutThatIsNotThereAnyMoreIsThrownAway) {
+    m_asker.saves = {app::SaveAnswer::discard};
+    openSample();
+    climb(View::stash);
+    const auto before = session().quilt().offCuts;
+    ASSERT_GE(before.size(), 2U);
+    const auto middle = shape::Region{before[1].outline}.bounds().centre();
+    QTest::mouseClick(&window().mat(), Qt::LeftButton, {}, onMat(middle, 1));
+    EXPECT_EQ(session().quilt().offCuts, before) << "the answer was no";
+    m_asker.yeses = {true};
+    QTest::mouseClick(&window().mat(), Qt::LeftButton, {}, onMat(middle, 1));
+    ASSERT_EQ(session().quilt().offCuts.size(), before.size() - 1);
+    EXPECT_NE(session().quilt().offCuts[1].id, before[1].id);
+    session().undo();
+    EXPECT_EQ(session().quilt().offCuts, before);
+}
+
 } // namespace
 } // namespace up::test

@@ -300,6 +300,20 @@ TEST(Attempt, WhatLiesInAWideHoleGoesToATighterOneAndMeetsNothing) {
     EXPECT_GE(moved, 15) << "one of the two, nearly every time";
 }
 
+TEST(Attempt, AHoleInABayThatIsTooSmallIsPassedOver) {
+    const auto strip = formOf(shape::rectangle({0, 0, 150, 30}));
+    const std::vector<Bay> bays{{160, 400, {}}, {40, 40, {}}};
+    const std::vector<Piece> pieces{{&strip, {}, false}, {&strip, {}, false}};
+    const std::vector<Place> places{{0, turnOf(0), {5, 100}}, {0, turnOf(0), {5, 200}}};
+    for (std::uint64_t seed = 0; seed < 20; ++seed) {
+        Attempt attempt(pieces, bays, {pieces, places}, seed);
+        attempt.rehome();
+        EXPECT_EQ(attempt.arrangement().bay(0), 0U);
+        EXPECT_EQ(attempt.arrangement().bay(1), 0U);
+        EXPECT_TRUE(attempt.arrangement().clashes(bays).empty());
+    }
+}
+
 TEST(Squeezer, WhatIsFixedStays) {
     Loose loose(6);
     loose.pieces[0].fixed = loose.pieces[3].fixed = true;

@@ -1,0 +1,89 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/devices/printer.hpp"
+
+#include "app/canvas/painter.hpp"
+#include "core/store/file.hpp"
+#include "output/pdf/pdf.hpp"
+
+#include <QDir>
+#include <QPageLayout>
+#include <QPainter>
+#include <QPrinter>
+#include <QPrinterInfo>
+
+namespace up::app {
+namespace {
+
+/// Smaller or larger about the paper's corner, on paper of the same size.
+std::vector<sheet::Page> misprinted(std::vector<sheet::Page> pages, double percent) {
+    const double by = percent / 100;
+    const auto scale = shape::Transform::scale(by, by);
+    for (auto& page : pages)
+        for (auto& layer : page.layers) {
+            layer.place = scale * layer.place;
+            if (layer.clip)
+                layer.clip = shape::Box{layer.clip->left * by, layer.clip->top * by, layer.clip->right * by,
+                                        layer.clip->bottom * by};
+        }
+    return pages;
+}
+
+/// A file's name has no slashes, whatever the block is called.
+QString fileName(QString title) {
+    return title.replace('/', '-').replace(QChar(0), '-') + ".pdf";
+}
+
+QPageLayout layoutOf(const sheet::Page& page) {
+    const bool onItsSide = page.width > page.height;
+    const QSizeF upright(std::min(page.width, page.height), std::max(page.width, page.height));
+    return {QPageSize(upright, QPageSize::Millimeter, {}, QPageSize::FuzzyMatch),
+            onItsSide ? QPageLayout::Landscape : QPageLayout::Portrait, QMarginsF(0, 0, 0, 0),
+            QPageLayout::Millimeter};
+}
+
+} // namespace
+
+Result<QString> SamplePrinter::print(const std::vector<sheet::Page>& pages, const QString& title) {
+    if (!QDir().mkpath(m_folder))
+        return failure(Code::cannotWrite, {m_folder.toStdString(), "the folder cannot be made"});
+    m_file = QDir(m_folder).filePath(fileName(title));
+    return output::writePdf(misprinted(pages, m_percent), title.toStdString())
+        .and_then([&](const std::string& bytes) { return store::writeFile(m_file.toStdString(), bytes); })
+        .map([&] { return "The sheets lie in " + m_file + "."; });
+}
+
+bool printOn(QPrinter& printer, const std::vector<sheet::Page>& pages, const QString& title) {
+    printer.setDocName(title);
+    printer.setFullPage(true);
+    QPainter painter;
+    for (const auto& page : pages) {
+        printer.setPageLayout(layoutOf(page));
+        if (painter.isActive() ? !printer.newPage() : !painter.begin(&printer)) return false;
+        const auto map = QTransform::fromScale(printer.logicalDpiX() / 25.4, printer.logicalDpiY() / 25.4);
+        for (const auto& layer : page.layers)
+            paintLayer(painter, layer, map);
+    }
+    return painter.end();
+}
+
+Result<QString> SystemPrinter::print(const std::vector<sheet::Page>& pages, const QString& title) {
+    QPrinter printer(QPrinterInfo::printerInfo(m_name), QPrinter::HighResolution);
+    if (!printer.isValid())
+        return failure(Code::cannotWrite,
+                       {m_name.toStdString(), "the desktop does not know this printer now"});
+    if (pages.empty() || !printOn(printer, pages, title))
+        return failure(Code::cannotWrite, {m_name.toStdString(), "it does not take the pages"});
+    return "The pages are with " + m_name + ".";
+}
+
+std::vector<std::shared_ptr<Printer>> systemPrinters() {
+    std::vector<std::shared_ptr<Printer>> out;
+    const auto usual = QPrinterInfo::defaultPrinterName();
+    auto names = QPrinterInfo::availablePrinterNames();
+    if (names.removeAll(usual) > 0) names.prepend(usual);
+    for (const auto& name : names)
+        out.push_back(std::make_shared<SystemPrinter>(name));
+    return out;
+}
+
+} // namespace up::app
