@@ -141,7 +141,7 @@ void PrintDialog::build() {
     auto* close = new QPushButton("Close", this);
     close->setAutoDefault(false);
     m_back->setAutoDefault(false), m_on->setAutoDefault(false);
-    m_go->setDefault(true);
+    m_go->setAutoDefault(false); // Enter in a field only says that the field is done
     connect(close, &QPushButton::clicked, this, &QDialog::reject);
     buttons->addStretch();
     buttons->addWidget(m_go);

@@ -6,10 +6,17 @@
 
 namespace up::app {
 
+namespace {
+constexpr int pause = 120; // ms
+}
+
 Checker::Checker(Session& session, QObject* parent) : QObject(parent), m_session(session) {
     connect(&session, &Session::changed, this, [this](Change change) {
-        if (change == Change::quilt) start();
+        if (change == Change::quilt) m_pause.start();
     });
+    m_pause.setSingleShot(true);
+    m_pause.setInterval(pause);
+    connect(&m_pause, &QTimer::timeout, this, &Checker::start);
     start();
 }
 

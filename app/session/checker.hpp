@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Judges the shapes of the current block and runs its checks aside, after every change; only the newest
+// Judges the shapes of the current block and runs its checks aside, when changes pause; only the newest
 // quilt's answer counts.
 #pragma once
 
 #include "app/session/session.hpp"
+
+#include <QTimer>
 
 namespace up::app {
 
@@ -14,7 +16,7 @@ public:
 
     /// Of the last checked state; the same as the quilt's when not `isBusy`.
     [[nodiscard]] const std::vector<check::Finding>& findings() const { return m_findings; }
-    [[nodiscard]] bool isBusy() const { return m_running || m_again; }
+    [[nodiscard]] bool isBusy() const { return m_running || m_again || m_pause.isActive(); }
 
 signals:
     void checked();
@@ -30,6 +32,7 @@ private:
 
     Session& m_session;
     std::vector<check::Finding> m_findings;
+    QTimer m_pause; ///< a drag is many changes: checking each would only take the window's time
     bool m_running = false, m_again = false;
 };
 

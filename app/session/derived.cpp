@@ -10,6 +10,8 @@ void Derived::reset(const quilt::Quilt* quilt, const quilt::Block* block) {
     fresh.m_known = std::move(m_known);
     fresh.m_judged = std::move(m_judged);
     fresh.m_traceBefore = m_trace ? std::move(m_trace) : std::move(m_traceBefore);
+    fresh.m_blockPlan = std::move(m_blockPlan);
+    fresh.m_planned = std::move(m_planned);
     fresh.m_judgedPieces = std::move(m_judgedPieces);
     *this = std::move(fresh);
     m_quilt = quilt;
@@ -17,7 +19,14 @@ void Derived::reset(const quilt::Quilt* quilt, const quilt::Block* block) {
 }
 
 const plan::BlockPlan& Derived::block() {
-    if (!m_blockPlan) m_blockPlan = m_block ? plan::planBlock(*m_block) : plan::BlockPlan{};
+    if (std::exchange(m_blockIsPlanned, true)) return *m_blockPlan;
+    std::vector<std::pair<Shared<shape::Outline>, quilt::Placement>> from;
+    if (m_block)
+        for (const auto& piece : m_block->pieces)
+            from.emplace_back(piece.outline, piece.place);
+    if (m_blockPlan && from == m_planned) return *m_blockPlan;
+    m_planned = std::move(from);
+    m_blockPlan = m_block ? plan::planBlock(*m_block) : plan::BlockPlan{};
     return *m_blockPlan;
 }
 

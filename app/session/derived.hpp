@@ -40,6 +40,9 @@ private:
     const quilt::Quilt* m_quilt = nullptr;
     const quilt::Block* m_block = nullptr;
     std::optional<plan::BlockPlan> m_blockPlan;
+    /// What the block plan was worked out from: it outlives changes of anything else.
+    std::vector<std::pair<Shared<shape::Outline>, quilt::Placement>> m_planned;
+    bool m_blockIsPlanned = false; ///< since the last reset
     std::optional<plan::TracePlan> m_trace, m_traceBefore;
     std::optional<std::vector<plan::TooClose>> m_tooClose;
     std::optional<plan::StitchPlan> m_stitch;

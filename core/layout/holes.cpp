@@ -9,7 +9,7 @@ namespace {
 
 using shape::Point;
 
-constexpr double cells = 20'000;
+constexpr double cells = 8000;
 
 /// A bay as a lattice with one row and column of border all round.
 class Lattice {

@@ -3,6 +3,7 @@
 
 #include "core/plan/trace_plan.hpp"
 #include "core/plan/windows.hpp"
+#include "core/shape/nearness.hpp"
 
 #include <algorithm>
 #include <map>
@@ -43,7 +44,7 @@ std::vector<Lying> lyingOf(const Block& block, const Layout& layout) {
 
 bool nearer(const Lying& a, const Lying& b, double distance) {
     if (a.traced->sheet != b.traced->sheet || !a.box.grownBy(distance).meets(b.box)) return false;
-    return !shape::intersect(shape::offset(a.region, distance), b.region).isEmpty();
+    return shape::areNearer(a.region, b.region, distance);
 }
 
 bool liesInWindow(const Lying& inner, const Lying& outer) {
@@ -86,6 +87,16 @@ void tellChunks(const Block& block, Layout& layout) {
         told.push_back(numbers[top(i)]);
     for (std::size_t i = 0; i < lying.size(); ++i)
         layout.traced[static_cast<std::size_t>(lying[i].traced - layout.traced.data())].chunk = told[i];
+}
+
+/// Whether a piece comes over the edge of its sheet.
+bool isOver(const Lying& piece, const quilt::WebSheet& sheet, const quilt::Web* web) {
+    const shape::Box whole{0, 0, web ? web->width.mm() : 0, web ? web->length.mm() : 0};
+    const auto inner = piece.box.grownBy(-hair);
+    if (sheet.outline.empty())
+        return inner.left < whole.left || inner.right > whole.right || inner.top < whole.top ||
+               inner.bottom > whole.bottom;
+    return !shape::subtract(shape::offset(piece.region, -hair), Region{sheet.outline}).isEmpty();
 }
 
 bool holds(const std::vector<PieceId>& pieces, PieceId piece) {
@@ -146,11 +157,7 @@ std::vector<TooClose> tooClose(const quilt::Quilt& quilt, const Block& block, co
     for (const auto& a : lying) {
         const auto sheet = sheetOf(layout, a.traced->sheet);
         if (sheet.putAway) continue;
-        const Region whole = !sheet.outline.empty() ? Region{sheet.outline}
-                             : web ? shape::rectangle({0, 0, web->width.mm(), web->length.mm()})
-                                   : Region{};
-        if (!shape::subtract(shape::offset(a.region, -hair), whole).isEmpty())
-            out.push_back({a.piece->id, {}});
+        if (isOver(a, sheet, web)) out.push_back({a.piece->id, {}});
         for (const auto& b : lying) {
             if (&b == &a) break; // every pair once
             const bool together = a.traced->chunk == b.traced->chunk;

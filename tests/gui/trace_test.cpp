@@ -5,6 +5,7 @@
 #include "core/edit/tracing.hpp"
 #include "core/plan/by_hand.hpp"
 #include "core/plan/remains.hpp"
+#include "core/shape/deepest.hpp"
 #include "tests/gui/bench.hpp"
 
 #include <QComboBox>
@@ -42,13 +43,16 @@ protected:
         const auto& all = layout().traced;
         return *std::find_if(all.begin(), all.end(), [&](const auto& t) { return t.piece == piece; });
     }
-    /// A point on the piece's line on the mat.
-    [[nodiscard]] QPoint lineOf(PieceId piece) {
+    /// Well within the piece, where its own flag stands, on the mat.
+    [[nodiscard]] QPoint inside(PieceId piece) {
         const auto& trace = session().derived().trace();
         for (std::size_t panel = 0; panel < trace.sheets.size(); ++panel)
             for (const auto& [id, outline] : trace.lines)
                 if (id == piece && trace.sheets[panel].number == traced(piece).sheet)
-                    return window().mat().pixelOf(panel, boundsOf(outline).centre()).toPoint();
+                    return window()
+                        .mat()
+                        .pixelOf(panel, shape::deepestPoint(shape::regionOf(outline)).at)
+                        .toPoint();
         return {};
     }
     void drag(QPoint from, QPoint by, Qt::KeyboardModifiers keys = Qt::NoModifier) {
@@ -104,11 +108,16 @@ TEST_F(Trace, ADraggedChunkMovesAsOneIsPinnedAndUndoneInOneStep) {
     const auto& trace = session().derived().trace();
     const auto chunk = *std::find_if(trace.chunks.begin(), trace.chunks.end(),
                                      [](const auto& c) { return c.pieces.size() > 1; });
-    const auto first = chunk.pieces.front();
+    // By its largest piece: flags of others may lie over a small one.
+    const auto area = [&](PieceId piece) {
+        return shape::regionOf(*quilt::find(block().pieces, piece)->outline).area();
+    };
+    const auto largest = *std::max_element(chunk.pieces.begin(), chunk.pieces.end(),
+                                           [&](PieceId a, PieceId b) { return area(a) < area(b); });
     // Down onto the paper below everything.
     const double down = trace.sheets.front().used.mm() + 5 - chunk.roughCut.bounds().top;
     const auto scale = window().mat().pixelOf(0, {0, 100}) - window().mat().pixelOf(0, {0, 0});
-    drag(lineOf(first), QPoint(0, static_cast<int>(down * scale.y() / 100)));
+    drag(inside(largest), QPoint(0, static_cast<int>(down * scale.y() / 100)));
     for (const auto piece : chunk.pieces) {
         const auto& was = *std::find_if(before.traced.begin(), before.traced.end(),
                                         [&](const auto& t) { return t.piece == piece; });
@@ -126,7 +135,7 @@ TEST_F(Trace, WhatIsDroppedTooCloseGoesBackAndIsNamed) {
     const auto before = layout();
     const auto& chunks = session().derived().trace().chunks;
     const auto a = chunks[0].pieces.front(), b = chunks[1].pieces.front();
-    drag(lineOf(a), lineOf(b) - lineOf(a));
+    drag(inside(a), inside(b) - inside(a));
     EXPECT_TRUE(session().derived().tooClose().empty());
     EXPECT_TRUE(said().contains("last had room")) << said().toStdString();
     EXPECT_EQ(layout().traced.size(), before.traced.size());
@@ -140,7 +149,7 @@ TEST_F(Trace, ShiftTakesOnePieceOutOfItsChunk) {
     const auto piece = chunk.pieces.back();
     const double down = trace.sheets.front().used.mm() + 30 - chunk.roughCut.bounds().top;
     const auto scale = window().mat().pixelOf(0, {0, 100}) - window().mat().pixelOf(0, {0, 0});
-    drag(lineOf(piece), QPoint(0, static_cast<int>(down * scale.y() / 100)), Qt::ShiftModifier);
+    drag(inside(piece), QPoint(0, static_cast<int>(down * scale.y() / 100)), Qt::ShiftModifier);
     EXPECT_EQ(plan::chunkAround(layout(), piece).size(), 1U);
     EXPECT_FALSE(traced(chunk.pieces.front()).pinned);
 }

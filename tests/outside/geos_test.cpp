@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Areas, booleans, offsets and clipped lines on random shapes, against GEOS.
 #include "core/shape/deepest.hpp"
+#include "core/shape/nearness.hpp"
 #include "core/shape/widths.hpp"
 #include "tests/support/geos.hpp"
 #include "tests/support/shapes.hpp"
@@ -100,6 +101,27 @@ TEST(AgainstGeos, ScribblesBecomeRegionsWithoutCrossings) {
         EXPECT_NEAR(region.area(), geosArea(region), allowed) << i;
         EXPECT_FALSE(firstCrossing(region.rings)) << i;
     }
+}
+
+TEST(AgainstGeos, NearnessIsTheDistanceBetweenShapes) {
+    Random random(117);
+    int near = 0, far = 0;
+    for (int i = 0; i < shapes; ++i) {
+        auto a = regionOf({test::randomStar(random)});
+        if (i % 3 == 0) a = subtract(a, offset(a, -6)); // a rim: what lies in its hole is no part of it
+        const auto b = transformed(regionOf({test::randomStar(random)}),
+                                   Transform::moveBy(random.between(-120, 120), random.between(-120, 120)) *
+                                       Transform::scale(0.4, 0.4));
+        const double distance = test::geosDistance(a, b);
+        for (const double asked : {distance * 0.99 - 0.001, distance * 1.01 + 0.001, 6.35, 12.7}) {
+            if (asked <= 0 || std::abs(asked - distance) < 5e-4) continue;
+            EXPECT_EQ(areNearer(a, b, asked), distance < asked) << i << ": " << distance << " and " << asked;
+            (distance < asked ? near : far) += 1;
+        }
+    }
+    EXPECT_GT(near, 100);
+    EXPECT_GT(far, 100);
+    EXPECT_FALSE(areNearer({}, regionOf({test::randomStar(random)}), 1e6));
 }
 
 } // namespace

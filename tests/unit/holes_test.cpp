@@ -29,8 +29,8 @@ TEST(HolesOf, AnEmptyBayIsOneHoleInItsMiddle) {
     const Squares none;
     const auto holes = holesOf(none.arranged(), {{200, 200, {}}});
     ASSERT_FALSE(holes.empty());
-    EXPECT_NEAR(holes.back().radius, 100, 5);
-    EXPECT_LT(shape::distance(holes.back().at, {100, 100}), 8);
+    EXPECT_NEAR(holes.back().radius, 100, 8);
+    EXPECT_LT(shape::distance(holes.back().at, {100, 100}), 12);
 }
 
 TEST(HolesOf, NothingLiesInAHole) {
@@ -40,7 +40,7 @@ TEST(HolesOf, NothingLiesInAHole) {
         for (int i = 0; i < 9; ++i)
             squares.add({random.between(0, 160), random.between(0, 160)}, 0);
         const auto in = squares.arranged();
-        const double cell = std::sqrt((200 * 200 + 100 * 100) / 20'000.0);
+        const double cell = std::sqrt((200 * 200 + 100 * 100) / 8000.0);
         double before = 0;
         for (const auto& hole : holesOf(in, squares.bays)) {
             EXPECT_GE(hole.radius, before) << "the narrowest first";
