@@ -115,7 +115,7 @@ TEST_F(Trace, ADraggedChunkMovesAsOneIsPinnedAndUndoneInOneStep) {
     const auto largest = *std::max_element(chunk.pieces.begin(), chunk.pieces.end(),
                                            [&](PieceId a, PieceId b) { return area(a) < area(b); });
     // Down onto the paper below everything.
-    const double down = trace.sheets.front().used.mm() + 5 - chunk.roughCut.bounds().top;
+    const double down = trace.sheets.front().used.mm() + 12 - chunk.roughCut.bounds().top;
     const auto scale = window().mat().pixelOf(0, {0, 100}) - window().mat().pixelOf(0, {0, 0});
     drag(inside(largest), QPoint(0, static_cast<int>(down * scale.y() / 100)));
     for (const auto piece : chunk.pieces) {
