@@ -13,7 +13,11 @@
 namespace up::app {
 
 TraceCommands::TraceCommands(Session& session, LayoutJob& layout, Asker& asker, QObject* parent)
-    : QObject(parent), m_session(session), m_layout(layout), m_asker(asker) {}
+    : QObject(parent), m_session(session), m_layout(layout), m_asker(asker) {
+    connect(&session, &Session::changed, this, [this] {
+        if (!m_moving) m_held = {}; // another layout, piece or view
+    });
+}
 
 void TraceCommands::startOrStop() {
     if (m_layout.isRunning()) return m_layout.stop();
@@ -58,13 +62,19 @@ void TraceCommands::apply(std::vector<PieceId> pieces, double right, double down
 }
 
 void TraceCommands::move(PieceId piece, double right, double down, bool alone, const std::string& mergeKey) {
-    apply(moving(piece, alone), right, down, 0, mergeKey);
+    // What is passed on the way does not come along, even where it joins the chunk for a moment.
+    if (m_held.by != piece || m_held.alone != alone || m_held.key != mergeKey)
+        m_held = {piece, alone, mergeKey, moving(piece, alone)};
+    m_moving = true;
+    apply(m_held.pieces, right, down, 0, mergeKey);
+    m_moving = false;
 }
 
 void TraceCommands::turn(double degrees, bool alone) {
     const auto* piece = m_session.piece();
     if (!piece) return emit m_session.trouble("Choose a piece first: it is turned with its chunk.");
     m_free.reset();
+    m_held = {};
     apply(moving(piece->id, alone), 0, 0, m_session.turnedOver() ? -degrees : degrees,
           "turn on web " + std::to_string(piece->id.value));
     m_free.reset();
@@ -85,6 +95,7 @@ void TraceCommands::drop() {
         emit told(said);
     }
     m_free.reset();
+    m_held = {};
     m_session.closeMerge();
 }
 

@@ -55,6 +55,15 @@ private:
     Session& m_session;
     LayoutJob& m_layout;
     Asker& m_asker;
+    /// What moves with a piece while it is held.
+    struct Held {
+        PieceId by;
+        bool alone = false;
+        std::string key;
+        std::vector<PieceId> pieces;
+    };
+    Held m_held;
+    bool m_moving = false;
     std::optional<quilt::Layout> m_free; ///< the last one of this drag in which nothing lay too close
 };
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Laying out by mouse and keys: the ways compared, chunks dragged, turned and pinned, web put away.
 #include "app/dialogs/stripes_dialog.hpp"
+#include "app/window/trace_commands.hpp"
 #include "app/window/ways_strip.hpp"
 #include "core/edit/tracing.hpp"
 #include "core/plan/by_hand.hpp"
@@ -128,6 +129,35 @@ TEST_F(Trace, ADraggedChunkMovesAsOneIsPinnedAndUndoneInOneStep) {
     EXPECT_EQ(find<QPushButton>("trace.pin").text(), "Let go");
     key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(layout(), before);
+}
+
+TEST_F(Trace, AChunkDraggedPastAnotherOfItsFabricLeavesThatWhereItIs) {
+    layOutQuickly();
+    // Two pieces of one fabric that are not rough cut together: one goes past the other and out of its way.
+    const auto chunkOf = [&](PieceId piece) { return traced(piece).chunk; };
+    const auto& trace = session().derived().trace();
+    const double clear = trace.sheets.front().used.mm() + 40;
+    const auto one = block().pieces[12].id;
+    quilt::Piece other;
+    for (const auto& piece : block().pieces)
+        if (piece.fabric == block().pieces[12].fabric && piece.id != one) other = piece;
+    ASSERT_TRUE(other.id);
+    const auto at = [&](PieceId id) { return shape::Point{traced(id).x, traced(id).y}; };
+    const std::string key = "nudge on the web";
+    auto& tracing = window().tracing();
+    session().choosePiece(one);
+    tracing.move(one, 0, clear - at(one).y, true, key); // below everything
+    session().choosePiece(other.id);
+    tracing.move(other.id, 0, clear + 60 - at(other.id).y, true, key);
+    ASSERT_NE(chunkOf(one), chunkOf(other.id));
+    const auto still = at(other.id);
+    session().choosePiece(one);
+    for (int i = 0; i < 12; ++i) // through the other and out below it
+        tracing.move(one, 0, 15, false, app::dragKey);
+    EXPECT_EQ(at(other.id), still);
+    EXPECT_NE(chunkOf(one), chunkOf(other.id));
+    session().undo();
+    EXPECT_NEAR(at(one).y, clear, 0.01) << "one step";
 }
 
 TEST_F(Trace, WhatIsDroppedTooCloseGoesBackAndIsNamed) {
