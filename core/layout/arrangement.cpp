@@ -54,20 +54,41 @@ double Arrangement::costOf(std::size_t i, const Laid& laid, std::size_t bay, con
     return cost;
 }
 
+void Arrangement::addOwnClash(std::size_t i, const std::vector<Bay>& bays, std::vector<Clash>& out) const {
+    if (m_fixed[i]) return;
+    const auto& bay = bays[m_bay[i]];
+    const auto& [left, top, right, bottom] = m_laid[i].box();
+    const double over = std::max({-left, -top, right - bay.width, bottom - bay.height});
+    if (over > touching) out.push_back({i, i, over});
+    if (bay.outside.isEmpty()) return;
+    if (const double depth = clash(m_laid[i], bay.outside); depth > 0) out.push_back({i, i, depth});
+}
+
+void Arrangement::addClash(std::size_t i, std::size_t j, std::vector<Clash>& out) const {
+    if (!m_reach[i].meets(m_reach[j]) || (m_fixed[i] && m_fixed[j])) return;
+    if (const double depth = clash(m_laid[i], m_laid[j]); depth > 0) out.push_back({i, j, depth});
+}
+
 std::vector<Clash> Arrangement::clashes(const std::vector<Bay>& bays) const {
     std::vector<Clash> out;
     for (std::size_t i = 0; i < m_laid.size(); ++i) {
-        const auto& bay = bays[m_bay[i]];
-        const auto& [left, top, right, bottom] = m_laid[i].box();
-        const double over = std::max({-left, -top, right - bay.width, bottom - bay.height});
-        if (over > touching && !m_fixed[i]) out.push_back({i, i, over});
-        const auto& outside = bay.outside;
-        if (!outside.isEmpty() && !m_fixed[i])
-            if (const double depth = clash(m_laid[i], outside); depth > 0) out.push_back({i, i, depth});
-        for (std::size_t j = i + 1; j < m_laid.size(); ++j) {
-            if (!m_reach[i].meets(m_reach[j]) || (m_fixed[i] && m_fixed[j])) continue;
-            if (const double depth = clash(m_laid[i], m_laid[j]); depth > 0) out.push_back({i, j, depth});
-        }
+        addOwnClash(i, bays, out);
+        for (std::size_t j = i + 1; j < m_laid.size(); ++j)
+            addClash(i, j, out);
+    }
+    return out;
+}
+
+std::vector<Clash> Arrangement::clashesOf(const std::vector<std::size_t>& pieces,
+                                          const std::vector<Bay>& bays) const {
+    std::vector<Clash> out;
+    std::vector<bool> asked(m_laid.size());
+    for (const auto i : pieces)
+        asked[i] = true;
+    for (const auto i : pieces) {
+        addOwnClash(i, bays, out);
+        for (std::size_t j = 0; j < m_laid.size(); ++j)
+            if (j != i && (!asked[j] || j > i)) addClash(std::min(i, j), std::max(i, j), out);
     }
     return out;
 }

@@ -67,6 +67,9 @@ public:
                                 const std::vector<Bay>& bays, const Weights& weights, double enough) const;
     /// What is fixed may touch what is fixed, and the outside.
     [[nodiscard]] std::vector<Clash> clashes(const std::vector<Bay>& bays) const;
+    /// Only those with one of these pieces in them.
+    [[nodiscard]] std::vector<Clash> clashesOf(const std::vector<std::size_t>& pieces,
+                                               const std::vector<Bay>& bays) const;
     /// The lowest point of anything in the bay; 0 when it is empty.
     [[nodiscard]] double usedOf(std::size_t bay) const;
 
@@ -83,6 +86,8 @@ private:
                    o.slantTop <= slantBottom;
         }
     };
+    void addOwnClash(std::size_t i, const std::vector<Bay>& bays, std::vector<Clash>& out) const;
+    void addClash(std::size_t i, std::size_t j, std::vector<Clash>& out) const;
     std::vector<Laid> m_laid;
     std::vector<std::size_t> m_bay;
     std::vector<bool> m_fixed;

@@ -13,7 +13,8 @@ using shape::Point;
 
 constexpr int patience = 30, mostStrikes = 2; // steps without less overlap, and how often
 constexpr double lessEnough = 0.98, helped = 0.8;
-constexpr int homes = 6; // holes tried for a piece
+constexpr int homes = 6;      // holes tried for a piece
+constexpr int holesEvery = 3; // steps: few pieces move in one
 
 double sumOf(const std::vector<Clash>& clashes) {
     return std::accumulate(clashes.begin(), clashes.end(), 0.0,
@@ -100,13 +101,13 @@ void Attempt::step(const Enough& enough) {
     std::sort(order.begin(), order.end());
     order.erase(std::unique(order.begin(), order.end()), order.end());
     m_random.shuffle(order);
-    const auto holes = holesOf(m_now, m_bays);
-    Search search(m_pieces, m_bays, m_weights, holes, m_now, Random(m_random.next()));
+    if (m_steps++ % holesEvery == 0) m_holes = holesOf(m_now, m_bays);
+    Search search(m_pieces, m_bays, m_weights, m_holes, m_now, Random(m_random.next()));
     for (const auto i : order) {
         if (enough()) break;
         search.improve(i);
     }
-    m_clashes = m_now.clashes(m_bays);
+    m_clashes = m_now.clashesOf(order, m_bays); // nothing else has moved, and nothing else met before
 }
 
 /// Pairs that meet gain weight, the deepest most. Source: Umetani et al.,

@@ -28,6 +28,8 @@ public:
     /// The last bay, used down to `used`, is cut to `height`: a strip is taken out anywhere, and all below it
     /// moves up; when the bay is too short for a piece, that goes to another.
     void shorten(double used, double height);
+    /// The last bay is so high; it may be more than before.
+    void setHeight(double height) { m_bays.back().height = height; }
     /// Two large pieces change places: a way out of a dead end.
     void exchangeTwo();
 
@@ -51,8 +53,9 @@ private:
     Random m_random;
     Weights m_weights;
     std::vector<Clash> m_clashes; ///< of `m_now`
+    std::vector<Hole> m_holes;    ///< as they were a few steps ago at most
     double m_leastSum = 0, m_sumBefore = 0;
-    int m_stale = 0, m_strikes = 0;
+    int m_stale = 0, m_strikes = 0, m_steps = 0;
     bool m_begun = false;
     State m_state = State::going;
 };
