@@ -128,10 +128,12 @@ void Attempt::strike() {
     if (m_strikes >= mostStrikes) m_state = State::failed;
 }
 
-void Attempt::go(int steps, const Enough& enough) {
+void Attempt::go(std::atomic<int>& most, const Enough& enough) {
+    m_went = 0;
     if (!m_begun) begin();
-    for (int i = 0; i < steps && m_state == State::going && !enough(); ++i) {
+    while (m_state == State::going && m_went < most.load() && !enough()) {
         step(enough);
+        ++m_went;
         const double sum = sumOf(m_clashes);
         m_stale = sum < m_leastSum * lessEnough ? 0 : m_stale + 1;
         if (sum < m_leastSum) m_leastSum = sum, m_least = m_now;
@@ -142,6 +144,9 @@ void Attempt::go(int steps, const Enough& enough) {
         else
             weigh();
     }
+    if (m_state != State::found) return;
+    for (int before = most.load(); m_went < before;)
+        if (most.compare_exchange_weak(before, m_went)) break;
 }
 
 } // namespace up::layout

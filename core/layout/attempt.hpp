@@ -5,6 +5,7 @@
 #include "core/base/random.hpp"
 #include "core/layout/holes.hpp"
 
+#include <atomic>
 #include <functional>
 
 namespace up::layout {
@@ -33,9 +34,13 @@ public:
     /// Two large pieces change places: a way out of a dead end.
     void exchangeTwo();
 
-    /// So many steps on, unless it ends before or `enough` says so; asked for every piece.
-    void go(int steps, const Enough& enough);
+    /// So many steps on, unless it ends before or `enough` says so; asked for every piece. When it has found
+    /// something, others that share `most` need not go farther than it went: `most` is that then. Safe with
+    /// others in other threads; which of them is the first does not depend on how fast they are.
+    void go(std::atomic<int>& most, const Enough& enough);
     [[nodiscard]] State state() const { return m_state; }
+    /// How many steps the last `go` took.
+    [[nodiscard]] int went() const { return m_went; }
     [[nodiscard]] const Arrangement& arrangement() const { return m_now; }
     [[nodiscard]] const std::vector<Bay>& bays() const { return m_bays; }
 
@@ -55,7 +60,7 @@ private:
     std::vector<Clash> m_clashes; ///< of `m_now`
     std::vector<Hole> m_holes;    ///< as they were a few steps ago at most
     double m_leastSum = 0, m_sumBefore = 0;
-    int m_stale = 0, m_strikes = 0, m_steps = 0;
+    int m_stale = 0, m_strikes = 0, m_steps = 0, m_went = 0;
     bool m_begun = false;
     State m_state = State::going;
 };

@@ -9,7 +9,7 @@
 namespace up::layout {
 namespace {
 
-constexpr int slice = 4; // steps in which one attempt does not wait for the other
+constexpr int slice = 12; // steps in which one attempt does not wait for the other
 constexpr double mostShare = 0.002, leastShare = 0.0003, freshShare = 0.01;
 constexpr int stuck = 6, deadEnd = 20;              // attempts that failed
 constexpr double leastRoom = 0.01, mostRoom = 0.04; // more height for a new beginning
@@ -91,16 +91,18 @@ bool Squeezer::adopt(const Attempt& found, bool kicked) {
 bool Squeezer::round(int most, const Enough& enough) {
     for (const std::size_t i : {0U, 1U})
         if (!m_attempts[i]) begin(i);
-    const int steps = std::min(slice, most);
+    std::atomic<int> steps = std::min(slice, most);
     auto& [mine, other] = m_attempts;
     std::thread helper([&] { other->go(steps, enough); });
     mine->go(steps, enough);
     helper.join();
-    m_steps += steps;
+    m_steps += std::max(1, steps.load());
+    std::optional<std::size_t> first;
     for (const std::size_t i : {0U, 1U})
-        if (m_attempts[i]->state() == Attempt::State::found) {
-            return adopt(*m_attempts[i], m_kicked[i]);
-        }
+        if (m_attempts[i]->state() == Attempt::State::found &&
+            (!first || m_attempts[i]->went() < m_attempts[*first]->went()))
+            first = i;
+    if (first) return adopt(*m_attempts[*first], m_kicked[*first]);
     for (auto& attempt : m_attempts) {
         if (attempt->state() != Attempt::State::failed) continue;
         attempt.reset();
