@@ -71,7 +71,7 @@ void LightBox::build() {
 }
 
 void LightBox::resizeEvent(QResizeEvent*) {
-    refresh();
+    turnTo(m_sheet); // what begins at the corner depends on how much there is room for
 }
 
 QRectF LightBox::free() const {

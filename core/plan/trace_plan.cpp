@@ -43,11 +43,12 @@ SheetUse sheetUse(const quilt::Quilt& quilt, const Block& block, const Layout& l
     return out;
 }
 
-/// A chunk's rough cut and windows, once all its pieces are known.
+/// A chunk's rough cut and windows, once all its pieces are known. Gaps narrower than two margins close by
+/// themselves, since the margins on both sides meet.
 void cutOut(Chunk& chunk, const std::vector<Region>& shapes, const Layout& layout) {
     const double margin = roughCutMargin.mm();
     constexpr double sag = 0.1; // mm
-    chunk.roughCut = layout::withoutHoles(shape::offset(layout::closedUp(shapes, 2 * margin), margin, sag));
+    chunk.roughCut = layout::withoutHoles(shape::offset(shape::unite(shapes), margin, sag));
     chunk.patch = press::patchFor(chunk.roughCut);
     for (std::size_t i = 0; i < chunk.pieces.size(); ++i)
         if (const auto* traced = tracedOf(layout, chunk.pieces[i]); traced && traced->window)

@@ -313,5 +313,66 @@ TEST_F(LightBoxTest, OutlinesLieWhereTheirMillimetresAre) {
     EXPECT_EQ(dark, seen);
 }
 
+TEST_F(Printing, PrintersFoundLaterJoinTheListAndTheChoiceStays) {
+    openSample();
+    std::unique_ptr<app::PrintDialog> print;
+    m_asker.printAnswer = [&](app::PrintQuestion question) {
+        question.more = [] {
+            return std::vector<std::shared_ptr<app::Printer>>{
+                std::make_shared<app::SystemPrinter>("the one upstairs")};
+        };
+        print = std::make_unique<app::PrintDialog>(std::move(question));
+    };
+    climb(View::trace);
+    key(Qt::Key_P, Qt::ControlModifier);
+    print->show();
+    auto& printers = *print->findChild<QComboBox*>("print.printer");
+    EXPECT_SOON(printers.findText("The one upstairs") >= 0, 5000);
+    EXPECT_EQ(printers.currentText(), "A PDF file");
+    await(*print);
+    choose(*print, "print.printer", "The one upstairs");
+    await(*print);
+    EXPECT_FALSE(print->findChild<QDoubleSpinBox*>("print.misprint")->isVisible()) << "only stand-ins";
+    QTest::mouseClick(print->findChild<QPushButton*>("print.go"), Qt::LeftButton);
+    await(*print);
+    EXPECT_TRUE(says(*print, "the one upstairs")) << "it is not there: one sentence";
+}
+
+TEST_F(Printing, APdfIsWrittenWhereItIsAskedFor) {
+    openSample();
+    auto print = dialog();
+    const auto file = m_dir.file("pages.pdf");
+    m_asker.files = {QString::fromStdString(file)};
+    QTest::mouseClick(print->findChild<QPushButton*>("print.go"), Qt::LeftButton);
+    EXPECT_FALSE(print->isVisible()) << "done";
+    EXPECT_SOON(said().contains("Written"), 5000);
+    EXPECT_NEAR(squareOn(Rendered(m_dir, file)), 25.4, 0.1);
+}
+
+TEST_F(LightBoxTest, WithoutALayoutItShowsTheFrontAndTheMouseMovesIt) {
+    app::setDotsPerMm(window().screen(), 5);
+    m_asker.saves = {app::SaveAnswer::discard};
+    importInto("windlass.svg", 8);
+    auto box = opened();
+    EXPECT_TRUE(says(*box, "Front"));
+    EXPECT_FALSE(box->findChild<QPushButton*>("light.on")->isEnabled());
+    EXPECT_NEAR(box->pixelOf({0, 0}).x(), 0, 0.01) << "larger than the screen: it begins at its corner";
+    EXPECT_NEAR(box->pixelOf({0, 0}).y(), 0, 0.01);
+    const auto before = box->pixelOf({50, 50});
+    QTest::mousePress(box.get(), Qt::LeftButton, {}, {200, 200});
+    QTest::mouseMove(box.get(), {180, 230});
+    QTest::mouseRelease(box.get(), Qt::LeftButton, {}, {180, 230});
+    const auto after = box->pixelOf({50, 50});
+    EXPECT_NEAR(after.x() - before.x(), -20, 0.01);
+    EXPECT_NEAR(after.y() - before.y(), 30, 0.01);
+}
+
+TEST_F(LightBoxTest, AnEmptyBlockIsOneSentence) {
+    m_asker.texts = {"Empty", "9 in"};
+    window().commands().newBlock();
+    key(Qt::Key_L, Qt::ControlModifier | Qt::ShiftModifier);
+    EXPECT_SOON(said().startsWith("✖"), 5000);
+}
+
 } // namespace
 } // namespace up::test

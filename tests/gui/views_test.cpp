@@ -159,5 +159,32 @@ TEST_F(Views, NothingIsCutOffAt1280By800) {
     }
 }
 
+TEST_F(Views, WhatAPieceCoversIsKeptWhileOnlyTheWorkGoesOn) {
+    const auto* before = session().derived().block().regions.data();
+    const auto shapes = session().derived().block().regions;
+    climb(app::View::bond);
+    key(Qt::Key_Space);
+    EXPECT_EQ(session().derived().block().regions.data(), before) << "a step done moves nothing";
+    climb(app::View::lay);
+    session().choosePiece(block().pieces.front().id);
+    emit window().mat().nudged(1, 0, false);
+    EXPECT_NE(session().derived().block().regions, shapes);
+    key(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(session().derived().block().regions, shapes);
+}
+
+TEST_F(Views, ChecksWaitUntilChangesPause) {
+    EXPECT_SOON(!window().checker().isBusy(), 10'000);
+    int checked = 0;
+    QObject::connect(&window().checker(), &app::Checker::checked, [&] { ++checked; });
+    climb(app::View::lay);
+    session().choosePiece(block().pieces.front().id);
+    for (int i = 0; i < 10; ++i)
+        emit window().mat().nudged(i % 2 ? 1 : -1, 0, false);
+    EXPECT_TRUE(window().checker().isBusy());
+    EXPECT_SOON(!window().checker().isBusy(), 10'000);
+    EXPECT_EQ(checked, 1);
+}
+
 } // namespace
 } // namespace up::test

@@ -104,5 +104,30 @@ TEST(Constructed, QuickIsAsValidAsFull) {
     }
 }
 
+TEST(Arrangement, ClashesOfSomeAreTheClashesWithOneOfThemInIt) {
+    Random random(43);
+    for (int round = 0; round < 40; ++round) {
+        Squares squares;
+        for (int i = 0; i < 12; ++i)
+            squares.add({random.between(-20, 180), random.between(-20, 180)}, random.below(2));
+        squares.pieces[3].fixed = squares.pieces[8].fixed = true;
+        const auto in = squares.arranged();
+        std::vector<std::size_t> some;
+        for (std::size_t i = 0; i < 12; ++i)
+            if (random.below(3) == 0) some.push_back(i);
+        const auto isAsked = [&](std::size_t i) {
+            return std::find(some.begin(), some.end(), i) != some.end();
+        };
+        std::vector<std::tuple<std::size_t, std::size_t, double>> expected, found;
+        for (const auto& clash : in.clashes(squares.bays))
+            if (isAsked(clash.i) || isAsked(clash.j)) expected.emplace_back(clash.i, clash.j, clash.depth);
+        for (const auto& clash : in.clashesOf(some, squares.bays))
+            found.emplace_back(clash.i, clash.j, clash.depth);
+        std::sort(expected.begin(), expected.end());
+        std::sort(found.begin(), found.end());
+        EXPECT_EQ(found, expected) << round;
+    }
+}
+
 } // namespace
 } // namespace up::layout

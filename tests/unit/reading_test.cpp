@@ -25,7 +25,8 @@ quilt::Drawing board(const std::string& name, bool mirrored) {
         out.shapes.push_back(drawn);
     };
     add({shape::contourThrough({{10, 60}, {218, 60}, {218, 160}, {10, 160}}), {}});
-    for (const auto& letter : letterShapes(name, {"Atkinson Hyperlegible", true, false}, 25, false, {114, 110}))
+    for (const auto& letter :
+         letterShapes(name, {"Atkinson Hyperlegible", true, false}, 25, false, {114, 110}))
         add(letter.outline);
     return out;
 }
@@ -47,9 +48,10 @@ TEST(ReadingOf, PagesWithoutPrintSayNothing) {
 
 TEST(LettersOf, TextElementsNeedNoRecognition) {
     const auto with = [](const std::string& transform) {
-        const std::string svg = "<svg xmlns='http://www.w3.org/2000/svg' width='9in' height='9in' viewBox='0 0 900 900'>"
-                                "<text x='100' y='300' font-size='200' transform='" +
-                                transform + "'>LOCK</text></svg>";
+        const std::string svg =
+            "<svg xmlns='http://www.w3.org/2000/svg' width='9in' height='9in' viewBox='0 0 900 900'>"
+            "<text x='100' y='300' font-size='200' transform='" +
+            transform + "'>LOCK</text></svg>";
         return must(readSvg(svg, "t.svg")).letters;
     };
     EXPECT_EQ(with(""), Reading::asSeen);

@@ -350,5 +350,33 @@ TEST(PutAway, TakesWebOffTheRollAndKeepsWhatIsLeft) {
     EXPECT_TRUE(sheetOf(layout, 0).putAway);
 }
 
+TEST(ByHand, NamesWhatComesOverTheEdgeOfItsSheet) {
+    const auto quilt = laidOut(nested(), School::oneByOne);
+    auto layout = block(quilt).layout.front();
+    const auto piece = idOf(quilt, 4);
+    const auto overEdge = [&](const quilt::Layout& now) {
+        const auto found = tooClose(quilt, block(quilt), now);
+        return std::any_of(found.begin(), found.end(),
+                           [&](const auto& t) { return t.piece == piece && !t.other; });
+    };
+    shape::Box box;
+    for (const auto& [id, outline] : planTrace(quilt, block(quilt)).lines)
+        if (id == piece) box = boundsOf(outline);
+    EXPECT_FALSE(overEdge(layout));
+    EXPECT_FALSE(overEdge(movedByHand(block(quilt), layout, {piece}, -box.left - 0.05, 0, {}))) << "a hair";
+    EXPECT_TRUE(overEdge(movedByHand(block(quilt), layout, {piece}, -box.left - 1, 0, {})));
+    EXPECT_TRUE(overEdge(movedByHand(block(quilt), layout, {piece}, 0, -box.top - 1, {})));
+    const auto* web = find(quilt.webs, layout.web);
+    EXPECT_TRUE(overEdge(movedByHand(block(quilt), layout, {piece}, web->width.mm() - box.right + 1, 0, {})));
+    // The same on an off-cut with a corner missing: there its box says too little.
+    const double w = web->width.mm();
+    const shape::Ring triangle{{0, 0}, {w, 0}, {0, 4000}};
+    for (auto& sheet : layout.sheets)
+        sheet.outline = {triangle};
+    if (layout.sheets.empty()) layout.sheets.push_back({{}, {triangle}, false});
+    const auto inCorner = movedByHand(block(quilt), layout, {piece}, w - box.right - 1, 1 - box.top, {});
+    EXPECT_TRUE(overEdge(inCorner));
+}
+
 } // namespace
 } // namespace up::plan
