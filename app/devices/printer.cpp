@@ -3,6 +3,7 @@
 
 #include "app/canvas/painter.hpp"
 #include "core/store/file.hpp"
+#include "output/pages/tiling.hpp"
 #include "output/pdf/pdf.hpp"
 
 #include <QDir>
@@ -13,20 +14,6 @@
 
 namespace up::app {
 namespace {
-
-/// Smaller or larger about the paper's corner, on paper of the same size.
-std::vector<sheet::Page> misprinted(std::vector<sheet::Page> pages, double percent) {
-    const double by = percent / 100;
-    const auto scale = shape::Transform::scale(by, by);
-    for (auto& page : pages)
-        for (auto& layer : page.layers) {
-            layer.place = scale * layer.place;
-            if (layer.clip)
-                layer.clip = shape::Box{layer.clip->left * by, layer.clip->top * by, layer.clip->right * by,
-                                        layer.clip->bottom * by};
-        }
-    return pages;
-}
 
 /// A file's name has no slashes, whatever the block is called.
 QString fileName(QString title) {
@@ -47,7 +34,10 @@ Result<QString> SamplePrinter::print(const std::vector<sheet::Page>& pages, cons
     if (!QDir().mkpath(m_folder))
         return failure(Code::cannotWrite, {m_folder.toStdString(), "the folder cannot be made"});
     m_file = QDir(m_folder).filePath(fileName(title));
-    return output::writePdf(misprinted(pages, m_percent), title.toStdString())
+    auto misprinted = pages;
+    for (auto& page : misprinted)
+        output::enlarge(page, m_percent / 100);
+    return output::writePdf(misprinted, title.toStdString())
         .and_then([&](const std::string& bytes) { return store::writeFile(m_file.toStdString(), bytes); })
         .map([&] { return "The sheets lie in " + m_file + "."; });
 }

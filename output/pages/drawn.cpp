@@ -46,15 +46,9 @@ std::vector<sheet::Page> tiled(const Content& content, const PageOptions& option
     paper.height = measure::Length::ofMm(paper.height.mm() / by);
     auto pages = tiled(content, paper);
     if (by == 1) return pages;
-    const auto enlarge = shape::Transform::scale(by, by);
     for (auto& page : pages) {
         page.width *= by, page.height *= by;
-        for (auto& layer : page.layers) {
-            layer.place = enlarge * layer.place;
-            if (layer.clip)
-                layer.clip = shape::Box{layer.clip->left * by, layer.clip->top * by, layer.clip->right * by,
-                                        layer.clip->bottom * by};
-        }
+        enlarge(page, by);
     }
     return pages;
 }

@@ -205,4 +205,14 @@ std::vector<sheet::Page> tiled(const Content& content, const measure::Paper& pap
     return pages;
 }
 
+void enlarge(sheet::Page& page, double by) {
+    const auto scale = shape::Transform::scale(by, by);
+    for (auto& layer : page.layers) {
+        layer.place = scale * layer.place;
+        if (layer.clip)
+            layer.clip = Box{layer.clip->left * by, layer.clip->top * by, layer.clip->right * by,
+                             layer.clip->bottom * by};
+    }
+}
+
 } // namespace up::output

@@ -22,4 +22,7 @@ struct Content {
 /// and column, crosses, what joins it, the test square.
 [[nodiscard]] std::vector<sheet::Page> tiled(const Content& content, const measure::Paper& paper);
 
+/// All that is drawn on the page so much larger, about its upper left corner; the paper stays as it is.
+void enlarge(sheet::Page& page, double by);
+
 } // namespace up::output

@@ -45,6 +45,7 @@ private:
     const Block& m_block;
     const plan::TracePlan& m_trace;
     const plan::SheetUse& m_sheet;
+    std::vector<Region> m_numbers; ///< where those in the margin stand
 };
 
 void TracingSheet::addChunk(const Chunk& chunk) {
@@ -109,11 +110,14 @@ void TracingSheet::addInMargin(PieceId piece, const Region& region) {
             taken.push_back(shape::offset(shape::regionOf(outline), clear));
     Region room = shape::intersect(shape::offset(region, plan::roughCutMargin.mm()),
                                    shape::offset(chunk->roughCut, -clear));
+    taken.insert(taken.end(), m_numbers.begin(), m_numbers.end());
     room = shape::subtract(shape::intersect(room, m_sheet.area), shape::unite(taken));
     const auto spot = shape::deepestPoint(room, 0.2);
     constexpr double least = 1.2; // mm: smaller figures are not read
     if (spot.depth < least) return;
     const double height = std::min(spot.depth * 1.6, 5.0);
+    m_numbers.push_back(
+        shape::rectangle(shape::Box{spot.at.x, spot.at.y, spot.at.x, spot.at.y}.grownBy(height * 0.7)));
     items.push_back(sheet::Words{std::to_string(plan::numberOf(m_block, piece)),
                                  {spot.at.x, spot.at.y + height * 0.35},
                                  height,

@@ -180,6 +180,29 @@ TEST(TracingPages, NumbersStandInThePieceAndAgainInTheMargin) {
         EXPECT_GE(seen[std::to_string(i)], 2) << "number " << i;
 }
 
+/// Numbers in the margin are grey and bold; none lies on another, also where pieces lie close together.
+TEST(TracingPages, NumbersInTheMarginKeepOutOfEachOthersWay) {
+    std::vector<test::Drawn> drawn;
+    for (int i = 0; i < 16; ++i)
+        drawn.push_back({"p" + std::to_string(i), test::square(20 + 12.0 * (i % 4), 20 + 12.0 * (i / 4), 8)});
+    auto quilt = test::quiltOf(drawn);
+    Job job;
+    quilt = must(edit::changeLayout(quilt, quilt.blocks[0].id,
+                                    must(plan::layOut(quilt, quilt.blocks[0], {0, 2, 1}, job))));
+    std::vector<sheet::Words> numbers;
+    for (const auto& item : must(tracingPages(quilt, quilt.blocks[0], {measure::letter}))[0].layers[0].items)
+        if (const auto* words = std::get_if<sheet::Words>(&item);
+            words && words->bold && words->colour == Colour{0x8a, 0x92, 0x98})
+            numbers.push_back(*words);
+    EXPECT_GE(numbers.size(), 8U);
+    for (const auto& a : numbers)
+        for (const auto& b : numbers) {
+            if (&a == &b) break;
+            EXPECT_GT(shape::distance(a.at, b.at), 0.6 * std::max(a.height, b.height))
+                << a.text << " and " << b.text;
+        }
+}
+
 TEST(WebPages, AreAsLargeAsTheWebsSheetsWithEveryLineInPlace) {
     const auto quilt = narrowboat(true);
     const auto& block = quilt.blocks[0];
