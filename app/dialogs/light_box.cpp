@@ -37,6 +37,7 @@ LightBox::LightBox(LightBoxQuestion question, QWidget* parent)
     m_dots = dotsPerMm(screen());
     m_measuring = !isMeasured(screen());
     build();
+    setGeometry(screen()->geometry()); // where nobody manages windows, that must do
     setWindowState(windowState() | Qt::WindowFullScreen);
     turnTo(0);
 }

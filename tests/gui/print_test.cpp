@@ -350,7 +350,7 @@ TEST_F(Printing, APdfIsWrittenWhereItIsAskedFor) {
 }
 
 TEST_F(LightBoxTest, WithoutALayoutItShowsTheFrontAndTheMouseMovesIt) {
-    app::setDotsPerMm(window().screen(), 5);
+    app::setDotsPerMm(window().screen(), 9); // larger than any screen here
     m_asker.saves = {app::SaveAnswer::discard};
     importInto("windlass.svg", 8);
     auto box = opened();
