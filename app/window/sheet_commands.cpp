@@ -18,9 +18,17 @@ SheetCommands::SheetCommands(Session& session, Asker& asker, const QString& fold
     loadTrueSizes(m_settings);
 }
 
+const quilt::Block* SheetCommands::wanted() {
+    const auto* block = m_session.block();
+    if (!block)
+        emit m_session.trouble("This quilt has no block yet, so there is nothing to print or cut: press "
+                               "“New block…” first.");
+    return block;
+}
+
 void SheetCommands::write(const QString& title, const QString& kinds, const QString& ending,
                           std::function<Result<std::string>(const quilt::Quilt&, const quilt::Block&)> make) {
-    const auto* block = m_session.block();
+    const auto* block = wanted();
     if (!block) return;
     const auto copy = *block;
     const auto path = m_asker.fileToSave(title, kinds, QString::fromStdString(copy.name) + ending);
@@ -55,7 +63,7 @@ PrintKind kindOf(const Session& session, const QString& name, const QString& adv
 } // namespace
 
 void SheetCommands::print(Sheets first) {
-    const auto* block = m_session.block();
+    const auto* block = wanted();
     if (!block) return;
     PrintQuestion question;
     question.block = QString::fromStdString(block->name);
@@ -95,7 +103,7 @@ void SheetCommands::writePdf(const QString& ending, const std::vector<sheet::Pag
 }
 
 void SheetCommands::openLightBox() {
-    const auto* block = m_session.block();
+    const auto* block = wanted();
     if (!block) return;
     aside(
         this, [quilt = m_session.quilt(), copy = *block] { return output::wholeSheets(quilt, copy); },
@@ -106,7 +114,7 @@ void SheetCommands::openLightBox() {
 }
 
 void SheetCommands::cutByMachine() {
-    if (!m_session.block()) return;
+    if (!wanted()) return;
     m_asker.cutByMachine(
         {m_session.quilt(), m_session.blockId(), std::make_shared<SampleCutter>(),
          [this](CutFormat format, const std::vector<sheet::Page>& mats) { writeMats(format, mats); },

@@ -29,6 +29,8 @@ signals:
     void told(const QString& sentence);
 
 private:
+    /// The block now looked at; none: says so.
+    [[nodiscard]] const quilt::Block* wanted();
     void writeMats(CutFormat format, const std::vector<sheet::Page>& mats);
     /// Says which pieces it has ticked.
     [[nodiscard]] QString tickCut(const std::vector<PieceId>& pieces);

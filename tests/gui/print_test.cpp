@@ -155,6 +155,16 @@ TEST_F(Printing, NonsenseIsOneSentenceAndKeepsWhatWas) {
     EXPECT_TRUE(says(*print, "at true size"));
 }
 
+TEST_F(Printing, AnEmptyQuiltSaysWhyNothingIsPrinted) {
+    QStringList told;
+    QObject::connect(&session(), &app::Session::trouble, [&](const QString& sentence) { told << sentence; });
+    key(Qt::Key_P, Qt::ControlModifier);
+    key(Qt::Key_L, Qt::ControlModifier | Qt::ShiftModifier);
+    ASSERT_EQ(told.size(), 2);
+    for (const auto& sentence : told)
+        EXPECT_TRUE(sentence.contains("no block yet")) << sentence.toStdString();
+}
+
 TEST_F(Printing, PagesAreTurnedWithKeysAndButtons) {
     openSample();
     auto print = dialog();
