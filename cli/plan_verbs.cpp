@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Verbs that say what the window would show: order, layout, stitch, check.
+// Verbs that say what the window would show: layout, stitch, check, which.
 #include "cli/open.hpp"
 #include "core/plan/check_plan.hpp"
 #include "core/plan/lay_out.hpp"
@@ -34,30 +34,6 @@ std::string text(const Json& json) {
 }
 
 } // namespace
-
-Bytes order(const Words& words) {
-    const auto opened = openBlock(words);
-    if (!opened) return tl::unexpected(opened.error());
-    const auto& block = opened->chosen();
-    const auto plan = plan::planBlock(block);
-    Json out{{"format", "upstairs-order"},
-             {"version", 1},
-             {"block", block.name},
-             {"pieces", Json::array()},
-             {"overlaps", Json::array()}};
-    for (std::size_t i = 0; i < block.pieces.size(); ++i)
-        out["pieces"].push_back({{"number", i + 1},
-                                 {"name", block.pieces[i].name},
-                                 {"fabric", fabricName(opened->quilt, block.pieces[i].fabric)},
-                                 {"step", plan.stack.step[i]},
-                                 {"free", bool(plan.stack.free[i])},
-                                 {"area", plan.regions[i].area()},
-                                 {"visibleArea", plan.visible[i].area()}});
-    for (const auto& overlap : plan.stack.overlaps)
-        out["overlaps"].push_back(
-            {{"lower", overlap.lower + 1}, {"upper", overlap.upper + 1}, {"area", overlap.area}});
-    return text(out);
-}
 
 Bytes which(const Words& words) {
     const auto opened = openBlock(words);
@@ -180,7 +156,10 @@ Bytes check(const Words& words) {
                    {"block", block->name}};
         if (finding.piece) entry["piece"] = plan::numberOf(*block, finding.piece);
         if (finding.spot) entry["at"] = {finding.spot->x, finding.spot->y};
+        if (finding.other) entry["other"] = plan::numberOf(*block, finding.other);
         entry["says"] = words::sentence(finding);
+        for (const auto fix : finding.fixes)
+            entry["fixes"].push_back(words::fixWords(fix));
         out["findings"].push_back(std::move(entry));
     }
     return text(out);

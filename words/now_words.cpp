@@ -176,8 +176,8 @@ std::string numbersWords(const quilt::Block& block, const std::vector<PieceId>& 
         while (end < pieces.size() && plan::numberOf(block, pieces[end]) == first + static_cast<int>(end - i))
             ++end;
         if (end - i < 3) end = i + 1;
-        items.push_back(std::to_string(first));
-        if (end - i >= 3) items.back() += "–" + std::to_string(first + static_cast<int>(end - i) - 1);
+        items.push_back(plan::labelOf(block, pieces[i]));
+        if (end - i >= 3) items.back() += "–" + plan::labelOf(block, pieces[end - 1]);
         i = end;
     }
     return listed(items);
@@ -188,7 +188,7 @@ std::string piecesWords(const quilt::Block& block, const std::vector<PieceId>& p
     std::vector<std::string> items;
     for (const PieceId id : pieces) {
         const auto* piece = find(block.pieces, id);
-        items.push_back(std::to_string(plan::numberOf(block, id)) + (piece ? " " + piece->name : ""));
+        items.push_back(plan::labelOf(block, id) + (piece ? " " + piece->name : ""));
     }
     return listed(items);
 }

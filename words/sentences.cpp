@@ -83,6 +83,13 @@ std::string_view pattern(Code code) {
     case Code::alreadyFused:
         return "“{0}” is fused already and cannot be moved. If it must be, mark it as ruined and make it "
                "again.";
+    case Code::locked: return "“{0}” is locked where it lies. Unlock it to move it.";
+    case Code::comesBetween:
+        return "These cannot be fused together first: “{0}” has to go between them. Take it into the unit, "
+               "or "
+               "leave out what lies over it.";
+    case Code::cannotUntie: return "{0} all meet in one place, where no cut helps. Put one of them lower.";
+    case Code::nothingToLine: return "“{0}” is too small for a lining. Cut away what lies behind it instead.";
     case Code::stopped: return "Stopped.";
     case Code::badUse: return "{0}";
     }
@@ -118,6 +125,29 @@ std::string_view pattern(check::Kind kind) {
         return "{1} of the dotted edge of piece {0} shows: nothing lies over it. Move what should cover it, "
                "or "
                "make that edge a cut line.";
+    case Kind::peeks: return "Piece {0} peeks out beside {1}: a sliver {4} wide along {3}.";
+    case Kind::nearlyPeeks:
+        return "The edge of piece {0} {4} the edge of {1}, along {3}: it will peek out when one is laid a "
+               "thread beside its place.";
+    case Kind::reachesTooShort: return "Piece {0} reaches only {2} beneath {1}; it should reach {3}.";
+    case Kind::merelyMeet: return "Piece {0} merely meets {1}; it should reach {2} beneath.";
+    case Kind::manyMeet:
+        return "Along {0} borders pieces merely meet: a gap would show when one lies a thread off. The lower "
+               "one should reach {1} beneath.";
+    case Kind::interwoven:
+        return "Interwoven: {0} each lie over the next and none is lowest. One must be cut in two, or go "
+               "lower.";
+    case Kind::shinesThrough: return "{1} is much darker and will shine through {2} of piece {0}.";
+    case Kind::stiff:
+        return "Up to {0} layers lie on each other over {1}: the block gets stiff there. Windows in the web "
+               "would free {2}.";
+    case Kind::inTheSeamLine:
+        return "The edge of piece {0} lies in the seam line, where sewing hides or bares it by chance. Let "
+               "it "
+               "run off, or move it in.";
+    case Kind::unitBroken:
+        return "The unit of piece {0} is split: other pieces lie between. Bring it together again, or let it "
+               "go.";
     case Kind::noPieces: return "Block {0} has no pieces yet. Import a drawing.";
     }
     return "";
@@ -193,6 +223,10 @@ std::string sentence(const Error& error) {
 
 std::string sentence(const check::Finding& finding) {
     auto args = finding.args;
+    const bool coincide = args.size() > 2 && args[2].empty();
+    if (finding.kind == check::Kind::nearlyPeeks)
+        args.push_back(coincide ? "coincides with" : "lies only " + args.at(2) + " beneath");
+    if (finding.kind == check::Kind::peeks) args.push_back(coincide ? "a thread" : args.at(2));
     if (finding.kind == check::Kind::laidOutOfOrder && args.size() > 2)
         if (const auto step = quilt::stepFromKey(args[2])) args[2] = state(*step);
     return filled(pattern(finding.kind), args);
@@ -220,6 +254,18 @@ std::string fixWords(check::Fix fix) {
     case check::Fix::markRunsOff: return "Let it run off";
     case check::Fix::mirror: return "Mirror it";
     case check::Fix::otherSide: return "Change the side";
+    case check::Fix::trimLower: return "Trim the lower";
+    case check::Fix::widenUpper: return "Widen the upper";
+    case check::Fix::nudgeUpper: return "Nudge it over";
+    case check::Fix::tuck: return "Tuck it under";
+    case check::Fix::tuckAll: return "Tuck all under";
+    case check::Fix::untie: return "Cut one in two";
+    case check::Fix::line: return "Line it";
+    case check::Fix::cutAway: return "Cut away behind";
+    case check::Fix::accept: return "Leave it so";
+    case check::Fix::windows: return "Cut windows";
+    case check::Fix::carryOn: return "Let it run off";
+    case check::Fix::noUnit: return "Let the unit go";
     }
     return "";
 }

@@ -65,7 +65,8 @@ struct FlagShape {
 
 /// A pennant whose point is the way it looks; as large as its piece allows, but always large enough to read.
 FlagShape flagShape(const sheet::Flag& flag, QPointF at, double scale) {
-    const double h = std::clamp(flag.height * scale, 13.0, 18.0), w = h * (flag.number > 9 ? 1.25 : 0.9),
+    const double letters = static_cast<double>(std::max<std::size_t>(flag.label.size(), 1));
+    const double h = std::clamp(flag.height * scale, 13.0, 18.0), w = h * (0.55 + 0.35 * letters),
                  nose = h * 0.4;
     const double sign = flag.pointsLeft ? -1 : 1;
     const double back = at.x() - sign * w / 2, front = at.x() + sign * w / 2, y = at.y() - h / 2;
@@ -118,7 +119,7 @@ void paintFlags(QPainter& painter, const sheet::Layer& layer, const QTransform& 
         painter.setBrush(look::q(flag->colour));
         painter.setPen(QPen(dark ? Qt::white : look::q(look::ink), 1.2));
         painter.drawPolygon(outline);
-        painter.drawText(cloth, Qt::AlignCenter, QString::number(flag->number));
+        painter.drawText(cloth, Qt::AlignCenter, QString::fromStdString(flag->label));
     }
 }
 

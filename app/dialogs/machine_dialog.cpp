@@ -119,9 +119,9 @@ void MachineDialog::plan() {
         auto pages = output::matPages(quilt, owner, *found->plan, cutter->matWidth(), cutter->matHeight());
         for (std::size_t i = 0; i < pages.size(); ++i) {
             auto run = cutter->cut(output::writeSvg(pages[i]));
-            std::vector<std::pair<int, shape::Point>> numbers;
+            std::vector<std::pair<std::string, shape::Point>> numbers;
             for (const auto& [piece, outline] : found->plan->mats[i].lines)
-                numbers.emplace_back(plan::numberOf(owner, piece),
+                numbers.emplace_back(plan::labelOf(owner, piece),
                                      shape::deepestPoint(shape::regionOf(outline)).at);
             found->runs.push_back(
                 {found->plan->mats[i], std::move(pages[i]), std::move(run), std::move(numbers)});

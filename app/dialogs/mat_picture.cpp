@@ -64,7 +64,7 @@ void MatPicture::paintNumbers(QPainter& painter, double scale) const {
     painter.resetTransform();
     for (const auto& [number, at] : m_run->numbers)
         painter.drawText(QRectF(map.map(QPointF(at.x, at.y)) - QPointF(20, 12), QSizeF(40, 24)),
-                         Qt::AlignCenter, QString::number(number));
+                         Qt::AlignCenter, QString::fromStdString(number));
     painter.restore();
     painter.setPen(QPen(look::q(look::ink), 1 / scale));
 }

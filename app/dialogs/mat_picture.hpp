@@ -14,8 +14,8 @@ struct MatRun {
     plan::Mat mat;
     sheet::Page page;
     Result<CutRun> run;
-    std::vector<std::pair<int, shape::Point>> numbers; ///< of the pieces, and where they stand
-    bool cut = false;                                  ///< the machine has been through it
+    std::vector<std::pair<std::string, shape::Point>> numbers; ///< of the pieces, and where they stand
+    bool cut = false;                                          ///< the machine has been through it
 };
 
 /// The pieces on the mat that the machine does not refuse.

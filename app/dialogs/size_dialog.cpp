@@ -104,8 +104,7 @@ void SizeDialog::buildFields(QVBoxLayout& column) {
     m_which = named(new QComboBox(this), "size.which");
     m_which->addItem("The whole block");
     if (const auto* piece = quilt::find(m_question.block.pieces, m_question.chosen))
-        m_which->addItem("Only piece " + QString::number(plan::numberOf(m_question.block, piece->id)) + " " +
-                         QString::fromStdString(piece->name));
+        m_which->addItem("Only piece " + QString::fromStdString(plan::calledOf(m_question.block, *piece)));
     m_percent = named(new QDoubleSpinBox(this), "size.percent");
     m_percent->setRange(least * 100, most * 100);
     m_percent->setDecimals(1);

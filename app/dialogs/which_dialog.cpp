@@ -115,8 +115,7 @@ void WhichDialog::fill(const Ranking& ranking) {
         const auto& candidate = m_candidates[i];
         const auto* block = quilt::find(m_quilt.blocks, candidate.block);
         const auto* piece = quilt::find(block->pieces, candidate.piece);
-        QString text =
-            QString("%1 %2").arg(plan::numberOf(*block, piece->id)).arg(QString::fromStdString(piece->name));
+        QString text = QString::fromStdString(plan::calledOf(*block, *piece));
         if (candidate.block != m_block) text += " of " + QString::fromStdString(block->name);
         if (!facts.empty() || candidate.off > 0)
             text += "  —  " + QString::fromStdString(words::fitWords(candidate, m_quilt.units));

@@ -30,11 +30,16 @@ void Checker::start() {
     m_running = true;
     aside(
         this,
-        [quilt = m_session.quilt(), id = block->id] {
+        [quilt = m_session.quilt(), id = block->id, before = m_stack] {
             const auto& owner = *find(quilt.blocks, id);
-            const auto plan = plan::planBlock(owner);
-            Answer answer{{}, std::make_shared<const plan::Judgement>(plan::judge(owner, plan)), {}};
-            answer.findings = plan::checkBlock(quilt, owner, plan, *answer.judged);
+            auto plan = plan::planBlock(owner, before ? &before->plan : nullptr);
+            auto doubts = before && before->underlap == owner.underlap
+                              ? plan::doubtsOf(owner, plan, &before->plan, &before->doubts)
+                              : plan::doubtsOf(owner, plan);
+            Answer answer{{}, std::make_shared<const plan::Judgement>(plan::judge(owner, plan)), {}, {}};
+            answer.findings = plan::checkBlock(quilt, owner, plan, *answer.judged, doubts);
+            answer.stack =
+                std::make_shared<const Stacked>(Stacked{std::move(plan), std::move(doubts), owner.underlap});
             for (const auto& piece : owner.pieces)
                 answer.pieces.push_back(piece.id);
             return answer;
@@ -45,6 +50,7 @@ void Checker::start() {
 void Checker::finish(const Answer& answer) {
     m_running = false;
     m_findings = answer.findings;
+    m_stack = answer.stack;
     m_session.derived().setJudgement(answer.judged, answer.pieces);
     if (m_again) {
         m_again = false;

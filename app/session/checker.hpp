@@ -22,16 +22,24 @@ signals:
     void checked();
 
 private:
+    /// What the next check starts from.
+    struct Stacked {
+        plan::BlockPlan plan;
+        plan::Doubts doubts;
+        measure::Length underlap;
+    };
     struct Answer {
         std::vector<check::Finding> findings;
         std::shared_ptr<const plan::Judgement> judged;
         std::vector<PieceId> pieces; ///< that were judged
+        std::shared_ptr<const Stacked> stack;
     };
     void start();
     void finish(const Answer& answer);
 
     Session& m_session;
     std::vector<check::Finding> m_findings;
+    std::shared_ptr<const Stacked> m_stack;
     QTimer m_pause; ///< a drag is many changes: checking each would only take the window's time
     bool m_running = false, m_again = false;
 };

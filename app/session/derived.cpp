@@ -12,6 +12,9 @@ void Derived::reset(const quilt::Quilt* quilt, const quilt::Block* block) {
     fresh.m_traceBefore = m_trace ? std::move(m_trace) : std::move(m_traceBefore);
     fresh.m_blockPlan = std::move(m_blockPlan);
     fresh.m_planned = std::move(m_planned);
+    fresh.m_doubts = std::move(m_doubts);
+    fresh.m_planDoubted = std::move(m_planDoubted);
+    fresh.m_doubtedWith = m_doubtedWith;
     fresh.m_judgedPieces = std::move(m_judgedPieces);
     *this = std::move(fresh);
     m_quilt = quilt;
@@ -24,10 +27,27 @@ const plan::BlockPlan& Derived::block() {
     if (m_block)
         for (const auto& piece : m_block->pieces)
             from.emplace_back(piece.outline, piece.place);
-    if (m_blockPlan && from == m_planned) return *m_blockPlan;
+    const auto& said = m_block ? m_block->over : std::vector<quilt::Over>{};
+    if (m_blockPlan && from == m_planned && m_blockPlan->said == said) return *m_blockPlan;
     m_planned = std::move(from);
-    m_blockPlan = m_block ? plan::planBlock(*m_block) : plan::BlockPlan{};
+    auto next =
+        m_block ? plan::planBlock(*m_block, m_blockPlan ? &*m_blockPlan : nullptr) : plan::BlockPlan{};
+    // Doubts are of a plan: the one they were found in is kept until they are asked for again.
+    if (m_doubts && !m_planDoubted) m_planDoubted = std::move(m_blockPlan);
+    m_blockPlan = std::move(next);
     return *m_blockPlan;
+}
+
+const plan::Doubts& Derived::doubts() {
+    const auto& now = block();
+    if (m_doubts && !m_planDoubted && m_doubtedWith == underlap()) return *m_doubts;
+    const bool known = m_doubts && m_planDoubted && m_doubtedWith == underlap();
+    m_doubts = m_block ? plan::doubtsOf(*m_block, now, known ? &*m_planDoubted : nullptr,
+                                        known ? &*m_doubts : nullptr)
+                       : plan::Doubts{};
+    m_planDoubted.reset();
+    m_doubtedWith = underlap();
+    return *m_doubts;
 }
 
 /// From the plan before where nothing has changed: a drag works out one chunk at a time.

@@ -4,6 +4,7 @@
 #pragma once
 
 #include "core/plan/by_hand.hpp"
+#include "core/plan/doubts.hpp"
 #include "core/plan/judge_plan.hpp"
 #include "core/plan/now_plan.hpp"
 #include "core/plan/stitch_plan.hpp"
@@ -22,6 +23,8 @@ public:
 
     /// Empty plans when there is no block.
     [[nodiscard]] const plan::BlockPlan& block();
+    /// What peeks out and what does not reach under; kept up with a drag.
+    [[nodiscard]] const plan::Doubts& doubts();
     [[nodiscard]] const plan::TracePlan& trace();
     /// Of the layout that is chosen.
     [[nodiscard]] const std::vector<plan::TooClose>& tooClose();
@@ -43,6 +46,10 @@ private:
     /// What the block plan was worked out from: it outlives changes of anything else.
     std::vector<std::pair<Shared<shape::Outline>, quilt::Placement>> m_planned;
     bool m_blockIsPlanned = false; ///< since the last reset
+    [[nodiscard]] measure::Length underlap() const { return m_block ? m_block->underlap : measure::Length{}; }
+    std::optional<plan::Doubts> m_doubts;
+    std::optional<plan::BlockPlan> m_planDoubted; ///< what they were found in, if it is not the present plan
+    measure::Length m_doubtedWith;
     std::optional<plan::TracePlan> m_trace, m_traceBefore;
     std::optional<std::vector<plan::TooClose>> m_tooClose;
     std::optional<plan::StitchPlan> m_stitch;

@@ -52,7 +52,7 @@ Panel patchPanel(const Look& look, const plan::Chunk& chunk) {
             Pen{chosen ? look::brass : look::pencil, chosen ? 1.2 : 0.4, Dash::solid}, id.value});
         const auto spot = shape::deepestPoint(shape::regionOf(here), 1.0);
         flags.items.push_back(
-            sheet::Flag{plan::numberOf(look.block, id), spot.at, true, cloth, spot.depth * 2, id.value});
+            sheet::Flag{plan::labelOf(look.block, id), spot.at, true, cloth, spot.depth * 2, id.value});
     }
     panel.layers = {std::move(layer), std::move(flags)};
     return panel;

@@ -17,10 +17,10 @@ using sheet::Pen;
 Panel asTraced(const Look& look) {
     Panel panel;
     panel.side = Side::paper;
-    panel.box = cutBox(look.block);
+    panel.box = plan::cutBox(look.block);
     panel.layers.push_back({"paper", {sheet::box(panel.box, look::webPaper, {})}, {}, {}});
     sheet::Layer lines{
-        "lines", {}, shape::Transform::mirrorAcross(look.block.width.mm() / 2), cutBox(look.block)};
+        "lines", {}, shape::Transform::mirrorAcross(look.block.width.mm() / 2), plan::cutBox(look.block)};
     for (const auto& piece : look.block.pieces) {
         lines.items.push_back(sheet::Shape{sheet::contoursOf(quilt::placed(piece)), std::nullopt,
                                            Pen{look::pencil, 0.4, Dash::solid}, piece.id.value});
@@ -92,7 +92,7 @@ sheet::Layer thinLayer(const Look& look, const plan::Judgement& judged) {
 /// The axes of pieces that need no reversing, drawn through them.
 sheet::Layer axisLayer(const Look& look, const plan::Judgement& judged) {
     sheet::Layer layer{
-        "axes", {}, shape::Transform::mirrorAcross(look.block.width.mm() / 2), cutBox(look.block)};
+        "axes", {}, shape::Transform::mirrorAcross(look.block.width.mm() / 2), plan::cutBox(look.block)};
     const auto& regions = look.derived.block().regions;
     for (std::size_t i = 0; i < judged.pieces.size(); ++i) {
         const auto& axis = judged.pieces[i].axis;
@@ -124,7 +124,7 @@ Rows needRows(const Look& look, const plan::Judgement* judged) {
     Rows rows{"What each piece needs", {}};
     for (std::size_t i = look.block.pieces.size(); i-- > 0;) {
         const auto& piece = look.block.pieces[i];
-        Row row{std::to_string(i + 1) + " " + piece.name, "", piece.id.value};
+        Row row{plan::calledOf(look.block, piece), "", piece.id.value};
         if (judged) {
             const auto alike = words::alikeWords(look.block, *judged, i);
             row.detail = words::reversalWords(judged->pieces[i]) + " · " +

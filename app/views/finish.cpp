@@ -10,7 +10,7 @@ ViewParts finishParts(const Look& look) {
     ViewParts parts;
     auto panel = blockPanel(look, quilt::Step::stitched, false);
     panel.layers.pop_back(); // no numbers any more
-    const auto cut = cutBox(look.block);
+    const auto cut = plan::cutBox(look.block);
     panel.box = cut.grownBy(12);
     sheet::Layer layer{"trim", {}, {}, {}};
     layer.items.push_back(

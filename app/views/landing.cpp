@@ -13,18 +13,18 @@ Panel wallPanel(const quilt::Quilt& quilt, const quilt::Block& block, bool chose
     Panel panel;
     panel.caption = block.name;
     panel.side = Side::plain;
-    panel.box = finishedBox(block);
+    panel.box = plan::finishedBox(block);
     panel.tag = block.id.value;
     panel.done = block.trimmed;
     panel.chosen = chosen;
     panel.hasStair = true;
     panel.layers.push_back(backgroundLayer(quilt, block, false));
-    sheet::Layer pieces{"pieces", {}, {}, finishedBox(block)};
+    sheet::Layer pieces{"pieces", {}, {}, plan::finishedBox(block)};
     for (const auto& piece : block.pieces) {
         pieces.items.push_back(pieceShape(quilt, piece, 1.0));
         addMarks(pieces, piece, quilt::placing(piece), {0x30, 0x30, 0x30});
     }
-    panel.layers.front().clip = finishedBox(block);
+    panel.layers.front().clip = plan::finishedBox(block);
     panel.layers.push_back(std::move(pieces));
     for (const auto tread : quilt::allTreads) {
         const auto count = plan::countOf(block, tread);

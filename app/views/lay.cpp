@@ -27,7 +27,7 @@ ViewParts layParts(const Look& look) {
     for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
         const auto& piece = look.block.pieces[i];
         const auto box = plan.regions[i].bounds();
-        Row row{std::to_string(i + 1) + " " + piece.name, "", piece.id.value};
+        Row row{plan::calledOf(look.block, piece), "", piece.id.value};
         row.detail = whereWords(look, box, piece.runsOff);
         row.swatch = colourOf(look.quilt, piece.fabric);
         row.done = piece.work.step >= quilt::Step::laid;

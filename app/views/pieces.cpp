@@ -52,18 +52,11 @@ std::string numbersOf(const quilt::Block& block, const std::vector<PieceId>& pie
     return words::numbersWords(block, pieces);
 }
 
-shape::Box finishedBox(const quilt::Block& block) {
-    return {0, 0, block.width.mm(), block.height.mm()};
-}
-shape::Box cutBox(const quilt::Block& block) {
-    return finishedBox(block).grownBy(quilt::seamAllowance.mm());
-}
-
 sheet::Layer backgroundLayer(const quilt::Quilt& quilt, const quilt::Block& block, bool creases) {
     const Colour cloth = colourOf(quilt, block.background);
     const Colour faint = mixed(cloth, luminance(cloth) > 0.25 ? look::ink : look::panel, 0.35);
-    sheet::Layer layer{"background", {}, {}, cutBox(block)};
-    layer.items.push_back(sheet::box(cutBox(block), cloth, {}));
+    sheet::Layer layer{"background", {}, {}, plan::cutBox(block)};
+    layer.items.push_back(sheet::box(plan::cutBox(block), cloth, {}));
     const double w = block.width.mm(), h = block.height.mm();
     if (creases) {
         const Pen crease{faint, 0.2, Dash::dashed};
@@ -80,11 +73,12 @@ namespace {
 /// The finished edge over everything, so that what lies in the seam allowance is seen to.
 sheet::Layer seamLayer(const quilt::Block& block) {
     sheet::Layer layer{"seam", {}, {}, {}};
-    sheet::Shape band{sheet::contoursOf(shape::rectangle(cutBox(block))), look::panel, {}, 0, 0.35};
-    for (auto& contour : sheet::contoursOf(shape::rectangle(finishedBox(block))))
+    sheet::Shape band{sheet::contoursOf(shape::rectangle(plan::cutBox(block))), look::panel, {}, 0, 0.35};
+    for (auto& contour : sheet::contoursOf(shape::rectangle(plan::finishedBox(block))))
         band.contours.push_back(contour);
     layer.items.push_back(band);
-    layer.items.push_back(sheet::box(finishedBox(block), std::nullopt, Pen{look::ink, 0.35, Dash::dashed}));
+    layer.items.push_back(
+        sheet::box(plan::finishedBox(block), std::nullopt, Pen{look::ink, 0.35, Dash::dashed}));
     return layer;
 }
 } // namespace
@@ -126,7 +120,7 @@ sheet::Layer flagLayer(const Look& look) {
     for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
         const auto& piece = look.block.pieces[i];
         const auto& spot = look.derived.spots()[i];
-        layer.items.push_back(sheet::Flag{static_cast<int>(i) + 1, spot.at, false,
+        layer.items.push_back(sheet::Flag{plan::labelOf(look.block, piece.id), spot.at, false,
                                           colourOf(look.quilt, piece.fabric), spot.depth * 2,
                                           piece.id.value});
     }
@@ -136,9 +130,9 @@ sheet::Layer flagLayer(const Look& look) {
 Panel blockPanel(const Look& look, quilt::Step step, bool creases) {
     Panel panel;
     panel.side = Side::front;
-    panel.box = cutBox(look.block);
+    panel.box = plan::cutBox(look.block);
     panel.layers.push_back(backgroundLayer(look.quilt, look.block, creases));
-    sheet::Layer pieces{"pieces", {}, {}, cutBox(look.block)};
+    sheet::Layer pieces{"pieces", {}, {}, plan::cutBox(look.block)};
     for (const auto& piece : look.block.pieces) {
         const bool done = piece.work.step >= step;
         auto shape = pieceShape(look.quilt, piece, done ? 1.0 : 0.4);
@@ -150,7 +144,7 @@ Panel blockPanel(const Look& look, quilt::Step step, bool creases) {
     }
     panel.layers.push_back(std::move(pieces));
     panel.layers.push_back(seamLayer(look.block));
-    sheet::Layer over{"chosen", {}, {}, cutBox(look.block)};
+    sheet::Layer over{"chosen", {}, {}, plan::cutBox(look.block)};
     addChosen(over, look);
     panel.layers.push_back(std::move(over));
     panel.layers.push_back(flagLayer(look));

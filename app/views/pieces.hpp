@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/views/view.hpp"
+#include "core/plan/doubts.hpp"
 
 namespace up::app {
 
@@ -19,8 +20,6 @@ namespace up::app {
 [[nodiscard]] std::string numbersOf(const quilt::Block& block, const std::vector<PieceId>& pieces);
 
 /// The finished block, and with its seam allowance.
-[[nodiscard]] shape::Box finishedBox(const quilt::Block& block);
-[[nodiscard]] shape::Box cutBox(const quilt::Block& block);
 
 /// Background cloth over the cut size, seam line and, if wanted, creases.
 [[nodiscard]] sheet::Layer backgroundLayer(const quilt::Quilt& quilt, const quilt::Block& block,

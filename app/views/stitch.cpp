@@ -35,7 +35,7 @@ ViewParts stitchParts(const Look& look) {
     auto panel = blockPanel(look, quilt::Step::toTrace, false);
     for (auto& item : panel.layers[1].items)
         if (auto* shape = std::get_if<sheet::Shape>(&item)) shape->opacity = 0.35, shape->pen.reset();
-    sheet::Layer edges{"edges", {}, {}, cutBox(look.block)};
+    sheet::Layer edges{"edges", {}, {}, plan::cutBox(look.block)};
     const auto& plan = look.derived.stitch();
     measure::Length left;
     ThreadId on;
@@ -44,8 +44,7 @@ ViewParts stitchParts(const Look& look) {
                           look.next.pieces.front() == run.piece;
         addEdge(edges, look, run, next);
         if (!run.done) left = left + run.length;
-        Row row{std::to_string(plan::numberOf(look.block, run.piece)) + " " +
-                    find(look.block.pieces, run.piece)->name,
+        Row row{plan::calledOf(look.block, *find(look.block.pieces, run.piece)),
                 threadName(look.quilt, run.thread) + ", " + near(look.quilt, run.length.mm()),
                 run.piece.value};
         if (!run.done && run.thread != on) row.detail = "Thread: " + row.detail;

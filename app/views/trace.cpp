@@ -40,9 +40,9 @@ void addUnplaced(const Look& look, Rows& rows) {
     for (const auto& unplaced : look.block.layout.front().unplaced) {
         const auto* piece = find(look.block.pieces, unplaced.piece);
         if (!piece) continue;
-        rows.rows.push_back(
-            {"Not placed: " + std::to_string(plan::numberOf(look.block, piece->id)) + " " + piece->name,
-             unplaced.reason == "largerThanSheet" ? "larger than the web" : "no web left", piece->id.value});
+        rows.rows.push_back({"Not placed: " + plan::calledOf(look.block, *piece),
+                             unplaced.reason == "largerThanSheet" ? "larger than the web" : "no web left",
+                             piece->id.value});
     }
 }
 

@@ -126,7 +126,7 @@ void Drawn::piece(const quilt::Traced& traced, const Piece& piece, const shape::
     addDotted(m_lines, piece, quilt::onSheet(traced) * shape::Transform::mirrorAcross(0), look::webPaper);
     const auto spot = shape::deepestPoint(withoutWindow(piece.id, shape::regionOf(outline)), 1.0);
     grain(traced, piece, spot.at);
-    m_flags.items.push_back(sheet::Flag{plan::numberOf(m.block, piece.id), spot.at, true,
+    m_flags.items.push_back(sheet::Flag{plan::labelOf(m.block, piece.id), spot.at, true,
                                         colourOf(m.quilt, piece.fabric), spot.depth * 2, piece.id.value});
     if (traced.pinned && !done) {
         const Point pin = spot.at + Point{0, -std::min(spot.depth, 7.0)};

@@ -3,7 +3,7 @@
 
 #include "app/look/names.hpp"
 #include "app/look/wrap_label.hpp"
-#include "app/session/fix.hpp"
+#include "core/mend/mend.hpp"
 #include "words/sentences.hpp"
 
 #include <QHBoxLayout>
@@ -69,19 +69,18 @@ QWidget* ChecksPanel::rowFor(const check::Finding& finding) {
                 [this, piece = finding.piece] { m_session.choosePiece(piece); });
         buttons->addWidget(show);
     }
-    if (finding.fix != check::Fix::none) {
-        auto* mend =
-            named(new QPushButton(QString::fromStdString(words::fixWords(finding.fix)), row), "check.fix");
-        connect(mend, &QPushButton::clicked, this, [this, finding] { fix(finding); });
+    for (const auto how : finding.fixes) {
+        auto* mend = named(new QPushButton(QString::fromStdString(words::fixWords(how)), row), "check.fix");
+        connect(mend, &QPushButton::clicked, this, [this, finding, how] { fix(finding, how); });
         buttons->addWidget(mend);
     }
     buttons->addStretch();
     return row;
 }
 
-void ChecksPanel::fix(const check::Finding& finding) {
-    if (auto mended = fixed(m_session.quilt(), finding))
-        m_session.apply(std::move(mended), QString::fromStdString(words::fixWords(finding.fix)).toLower());
+void ChecksPanel::fix(const check::Finding& finding, check::Fix how) {
+    m_session.apply(mend::mended(m_session.quilt(), finding, how),
+                    QString::fromStdString(words::fixWords(how)).toLower());
 }
 
 } // namespace up::app

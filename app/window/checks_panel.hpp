@@ -20,7 +20,7 @@ public:
 private:
     void refresh();
     [[nodiscard]] QWidget* rowFor(const check::Finding& finding);
-    void fix(const check::Finding& finding);
+    void fix(const check::Finding& finding, check::Fix how);
 
     Session& m_session;
     const Checker& m_checker;

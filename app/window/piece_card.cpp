@@ -102,7 +102,7 @@ void PieceCard::refresh() {
     }
     const QSignalBlocker quietName(m_name), quietFabric(m_fabric), quietRuns(m_runsOff);
     m_title->setText(QString("Piece %1: %2")
-                         .arg(plan::numberOf(*m_session.block(), piece->id))
+                         .arg(QString::fromStdString(plan::labelOf(*m_session.block(), piece->id)))
                          .arg(QString::fromStdString(sizeOf(m_session.quilt(), boundsOf(*piece->outline)))));
     m_title->setToolTip(QString::fromStdString(words::state(piece->work.step)));
     if (!m_name->hasFocus() || m_name->text().isEmpty() || !m_name->isModified())

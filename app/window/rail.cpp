@@ -142,7 +142,8 @@ void Rail::fill() {
             const auto& piece = block->pieces[i];
             auto* item = new QListWidgetItem(QString::fromStdString(piece.name), m_list);
             item->setData(idRole, piece.id.value);
-            item->setData(numberRole, QString::number(i + 1));
+            const auto label = QString::fromStdString(plan::labelOf(*block, piece.id));
+            item->setData(numberRole, label);
             item->setData(colourRole, look::q(colourOf(m_session.quilt(), piece.fabric)));
             item->setData(stateRole, QString::fromStdString(words::state(piece.work.step)));
             item->setData(doneRole,
@@ -150,8 +151,7 @@ void Rail::fill() {
             item->setData(pathRole, QVariant::fromValue(pathOf(sheet::contoursOf(*piece.outline))));
             item->setData(Qt::AccessibleTextRole,
                           QString("%1 %2, %3, %4")
-                              .arg(i + 1)
-                              .arg(QString::fromStdString(piece.name),
+                              .arg(label, QString::fromStdString(piece.name),
                                    QString::fromStdString(fabricNameOf(m_session.quilt(), piece.fabric)),
                                    QString::fromStdString(words::state(piece.work.step))));
         }

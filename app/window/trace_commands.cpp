@@ -85,10 +85,12 @@ void TraceCommands::drop() {
     const bool wrong = block && !m_session.derived().tooClose().empty();
     if (wrong && m_free) {
         const auto pair = m_session.derived().tooClose().front();
-        const QString what = pair.other ? QString("too close to %1").arg(plan::numberOf(*block, pair.other))
-                                        : QString("over the edge of the sheet");
+        const QString what =
+            pair.other
+                ? QString("too close to %1").arg(QString::fromStdString(plan::labelOf(*block, pair.other)))
+                : QString("over the edge of the sheet");
         const QString said = QString("%1 lay %2; it is back where it last had room.")
-                                 .arg(plan::numberOf(*block, pair.piece))
+                                 .arg(QString::fromStdString(plan::labelOf(*block, pair.piece)))
                                  .arg(what);
         m_session.apply(edit::changeLayout(m_session.quilt(), block->id, *m_free), "move on the web",
                         dragKey);

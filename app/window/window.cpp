@@ -210,10 +210,7 @@ void Window::fillLog() {
                            .toString("ddd d MMM yyyy, hh:mm") +
                        "   ";
         text += block ? QString::fromStdString(block->name) : QString("a removed block");
-        if (piece)
-            text += QString(": %1 %2")
-                        .arg(plan::numberOf(*block, piece->id))
-                        .arg(QString::fromStdString(piece->name));
+        if (piece) text += ": " + QString::fromStdString(plan::calledOf(*block, *piece));
         text += " – " + QString::fromStdString(words::logWords(entry->what));
         if (!entry->note.empty()) text += " (" + QString::fromStdString(entry->note) + ")";
         m_log->addItem(text);

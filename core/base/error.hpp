@@ -54,6 +54,10 @@ enum class Code : std::uint8_t {
     notYet,        ///< {piece, step wanted, step that comes first}
     alreadyTraced, ///< {block}
     alreadyFused,  ///< {piece}
+    locked,        ///< {piece}
+    comesBetween,  ///< pieces cannot be a unit: {piece that lies between them}
+    cannotUntie,   ///< interwoven pieces that meet in one place: {pieces}
+    nothingToLine, ///< too small for a lining: {piece}
     stopped,       ///< {}
     badUse,        ///< {what}
 };

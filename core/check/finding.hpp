@@ -3,7 +3,7 @@
 #pragma once
 
 #include "core/base/id.hpp"
-#include "core/shape/point.hpp"
+#include "core/shape/region.hpp"
 
 #include <cstdint>
 #include <optional>
@@ -30,10 +30,40 @@ enum class Kind : std::uint8_t {
     cameReversed,    ///< its letters read backwards, but it is taken as seen: {block}
     dottedShows,     ///< a dotted edge that nothing covers: {piece, how much of it}
     noPieces,        ///< {}
+    peeks, ///< a sliver of the lower shows beside the upper: {lower, upper, how wide (empty: a thread), how
+           ///< long}
+    nearlyPeeks, ///< its edge lies just beneath the upper's: {lower, upper, how deep (empty: not at all), how
+                 ///< long}
+    reachesTooShort, ///< does not reach far enough under: {lower, upper, how far, how far is wanted}
+    merelyMeet,      ///< nothing reaches under: {lower, upper, how far is wanted}
+    manyMeet,        ///< the same of many pairs: {how many, how far is wanted}
+    interwoven,      ///< each over the next: {pieces}
+    shinesThrough,   ///< darker cloth beneath: {piece, what is beneath, how much of it}
+    stiff,           ///< many layers: {how many, area, area of web that windows free}
+    inTheSeamLine,   ///< ends at the finished edge, or almost: {piece}
+    unitBroken,      ///< its pieces do not lie one upon another: {pieces}
 };
 
-/// What *Fix* would do, by name; the binder in `plan` does it.
-enum class Fix : std::uint8_t { none, moveInside, markRunsOff, mirror, otherSide };
+/// What *Fix* would do, by name; `core/mend` does it.
+enum class Fix : std::uint8_t {
+    none,
+    moveInside,
+    markRunsOff,
+    mirror,
+    otherSide,
+    trimLower,  ///< the lower piece is cut back
+    widenUpper, ///< the upper piece is made wider there
+    nudgeUpper, ///< the upper piece is moved over it
+    tuck,       ///< the lower piece grows beneath the upper
+    tuckAll,    ///< so do all that merely meet
+    untie,      ///< one of them is cut in two
+    line,       ///< it gets a lining
+    cutAway,    ///< what lies behind is cut away after stitching
+    accept,     ///< it may be seen
+    windows,    ///< windows are cut in the web
+    carryOn,    ///< it runs off the block
+    noUnit      ///< the pieces are no unit any more
+};
 
 struct Finding {
     Kind kind;
@@ -42,11 +72,13 @@ struct Finding {
     PieceId piece;
     std::vector<std::string> args;
     std::optional<shape::Point> spot; ///< on the block, mm
-    Fix fix = Fix::none;
-    /// Stays the same while the finding does: kind, block, piece.
+    std::vector<Fix> fixes{};         ///< the best first
+    PieceId other{};                  ///< the upper of two, or the one beneath
+    shape::Region where{};            ///< on the block, if there is a place to show
+    /// Stays the same while the finding does: kind, block, pieces.
     [[nodiscard]] std::string key() const {
         return std::to_string(static_cast<int>(kind)) + "/" + std::to_string(block.value) + "/" +
-               std::to_string(piece.value);
+               std::to_string(piece.value) + "/" + std::to_string(other.value);
     }
 };
 

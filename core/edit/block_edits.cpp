@@ -25,6 +25,13 @@ Length scaled(Length length, double by) {
     return Length::ofMm(length.mm() * by);
 }
 
+/// A direction turns and is mirrored with the piece.
+measure::Angle remapped(measure::Angle grain, const Transform& by) {
+    if (by.b == 0 && by.c == 0 && by.a == by.d && by.a > 0) return grain;
+    const double x = std::cos(grain.radians()), y = std::sin(grain.radians());
+    return measure::Angle::ofRadians(std::atan2(by.b * x + by.d * y, by.a * x + by.c * y)).normal();
+}
+
 /// What was traced before no longer matches the templates.
 void beginAgain(Block& block) {
     for (auto& piece : block.pieces)
@@ -48,6 +55,7 @@ void remap(Piece& piece, const Transform& by, bool keepWidths) {
     for (const auto& stretch : *piece.dotted)
         dotted.push_back(transformed(stretch, by));
     piece.dotted = std::move(dotted);
+    if (piece.grain) piece.grain = remapped(*piece.grain, by);
 }
 
 Edited renameQuilt(const Quilt& quilt, std::string name) {

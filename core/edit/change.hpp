@@ -12,6 +12,16 @@ void note(Quilt& quilt, quilt::LogEntry entry);
 /// Maps the outline, the marks and the recipe. `keepWidths`: a built-in stem is as wide afterwards as before.
 void remap(quilt::Piece& piece, const shape::Transform& by, bool keepWidths = false);
 
+/// The piece with where it lies put into its outline and marks.
+void settlePlace(quilt::Piece& piece);
+
+/// The middle of its box where it lies on the block, about which it turns.
+[[nodiscard]] shape::Point middleOf(const quilt::Piece& piece);
+
+/// The piece if it may still be changed: not once it is fused. Errors: noSuchBlock, noSuchPiece,
+/// alreadyFused.
+[[nodiscard]] Result<const quilt::Piece*> changeable(const Quilt& quilt, BlockId block, PieceId piece);
+
 /// The template is another one: what was traced of it no longer fits.
 void beginAgain(quilt::Block& block, quilt::Piece& piece);
 

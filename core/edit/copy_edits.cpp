@@ -40,15 +40,12 @@ Edited copies(const Quilt& quilt, BlockId blockId, PieceId id, int count, Change
             copy.id = PieceId{out.nextId++};
             copy.name = freeName(block, model.name);
             copy.work = {};
+            copy.unit = 0, copy.liningOf = {}, copy.locked = copy.counted = false;
             change(copy, i);
             block.pieces.insert(block.pieces.begin() + ++at, std::move(copy));
         }
         block.trimmed = false;
     });
-}
-
-shape::Point middleOf(const Piece& piece) {
-    return boundsOf(*piece.outline).centre() + shape::Point{piece.place.right.mm(), piece.place.down.mm()};
 }
 
 /// Moves the piece so that its middle lies there.

@@ -76,10 +76,11 @@ struct ImportOptions {
 [[nodiscard]] Edited setFabric(const Quilt& quilt, BlockId block, PieceId piece, FabricId fabric);
 [[nodiscard]] Edited setThread(const Quilt& quilt, BlockId block, PieceId piece, ThreadId thread);
 [[nodiscard]] Edited setRunsOff(const Quilt& quilt, BlockId block, PieceId piece, bool runsOff);
-/// Up (`by` > 0) or down the stack; stops at the ends.
+/// Up (`by` > 0) or down the stack; stops at the ends. A lining goes with its piece; a unit is passed as a
+/// whole; a piece at the end of its own unit leaves it. What was said of those that it passes is dropped.
 [[nodiscard]] Edited restack(const Quilt& quilt, BlockId block, PieceId piece, int by);
 [[nodiscard]] Edited removePiece(const Quilt& quilt, BlockId block, PieceId piece);
-/// Errors: Code::alreadyFused {piece} once it is fused.
+/// With its lining. Errors: Code::alreadyFused {piece} once it is fused; Code::locked {piece}.
 [[nodiscard]] Edited movePiece(const Quilt& quilt, BlockId block, PieceId piece, Length right, Length down);
 /// Clockwise, about the piece's own middle. Errors: as movePiece.
 [[nodiscard]] Edited turnPiece(const Quilt& quilt, BlockId block, PieceId piece, measure::Angle by);

@@ -49,66 +49,89 @@ Edited setRunsOff(const Quilt& quilt, BlockId block, PieceId id, bool runsOff) {
     return changePiece(quilt, block, id, [&](Block&, Piece& piece) { piece.runsOff = runsOff; });
 }
 
-Edited restack(const Quilt& quilt, BlockId blockId, PieceId id, int by) {
-    return changePiece(quilt, blockId, id, [&](Block& block, Piece& piece) {
-        auto& pieces = block.pieces;
-        const auto from = &piece - pieces.data();
-        const auto to =
-            std::clamp<std::ptrdiff_t>(from + by, 0, static_cast<std::ptrdiff_t>(pieces.size()) - 1);
-        if (from < to) std::rotate(pieces.begin() + from, pieces.begin() + from + 1, pieces.begin() + to + 1);
-        if (to < from) std::rotate(pieces.begin() + to, pieces.begin() + from, pieces.begin() + from + 1);
+Edited removePiece(const Quilt& quilt, BlockId blockId, PieceId id) {
+    return changePiece(quilt, blockId, id, [&](Block& block, Piece&) {
+        for (const auto& piece : std::vector<Piece>(block.pieces)) {
+            if (piece.id != id && piece.liningOf != id) continue;
+            giveUpPlace(block, piece.id);
+            for (auto& layout : block.layout)
+                std::erase_if(layout.unplaced, [&](const auto& u) { return u.piece == piece.id; });
+            std::erase_if(block.over,
+                          [&](const auto& o) { return o.upper == piece.id || o.lower == piece.id; });
+            std::erase_if(block.pieces, [&](const Piece& p) { return p.id == piece.id; });
+        }
     });
 }
 
-Edited removePiece(const Quilt& quilt, BlockId blockId, PieceId id) {
-    return changePiece(quilt, blockId, id, [&](Block& block, Piece&) {
-        giveUpPlace(block, id);
-        for (auto& layout : block.layout)
-            std::erase_if(layout.unplaced, [&](const auto& u) { return u.piece == id; });
-        std::erase_if(block.pieces, [&](const Piece& p) { return p.id == id; });
-    });
+Result<const Piece*> changeable(const Quilt& quilt, BlockId block, PieceId id) {
+    const auto* owner = find(quilt.blocks, block);
+    if (!owner) return failure(Code::noSuchBlock, {std::to_string(block.value)});
+    const auto* piece = find(owner->pieces, id);
+    if (!piece) return failure(Code::noSuchPiece, {std::to_string(id.value)});
+    if (piece->work.step >= quilt::Step::fused) return failure(Code::alreadyFused, {piece->name});
+    return piece;
+}
+
+void settlePlace(Piece& piece) {
+    remap(piece, placing(piece));
+    piece.place = {};
+}
+
+shape::Point middleOf(const Piece& piece) {
+    return boundsOf(*piece.outline).centre() + shape::Point{piece.place.right.mm(), piece.place.down.mm()};
 }
 
 namespace {
-/// Once under the iron a piece stays where it is.
-template<class Change> Edited changePlace(const Quilt& quilt, BlockId block, PieceId id, Change change) {
-    const auto* owner = find(quilt.blocks, block);
-    const auto* known = owner ? find(owner->pieces, id) : nullptr;
-    if (known && known->work.step >= quilt::Step::fused) return failure(Code::alreadyFused, {known->name});
-    return changePiece(quilt, block, id, [&](Block&, Piece& piece) { change(piece.place); });
+
+/// Once under the iron a piece stays where it is; so does one that is locked. `change` is made to the piece
+/// and to its lining; where the middles of linings go is what `map` does to the plane, given the piece's
+/// middle.
+template<class Change, class Map>
+Edited changePlace(const Quilt& quilt, BlockId block, PieceId id, Change change, Map map) {
+    const auto known = changeable(quilt, block, id);
+    if (!known) return tl::unexpected(known.error());
+    if ((*known)->locked) return failure(Code::locked, {(*known)->name});
+    const auto middle = middleOf(**known);
+    return changePiece(quilt, block, id, [&](Block& owner, Piece& piece) {
+        change(owner, piece);
+        for (auto& lining : owner.pieces) {
+            if (lining.liningOf != id) continue;
+            const auto wanted = map(middle)(middleOf(lining));
+            change(owner, lining);
+            const auto own = boundsOf(*lining.outline).centre();
+            lining.place.right = Length::ofMm(wanted.x - own.x);
+            lining.place.down = Length::ofMm(wanted.y - own.y);
+        }
+    });
 }
+
 } // namespace
 
 Edited movePiece(const Quilt& quilt, BlockId block, PieceId id, Length right, Length down) {
-    return changePlace(quilt, block, id, [&](quilt::Placement& place) {
-        place.right = place.right + right;
-        place.down = place.down + down;
-    });
+    return changePlace(
+        quilt, block, id,
+        [&](Block&, Piece& piece) {
+            piece.place.right = piece.place.right + right;
+            piece.place.down = piece.place.down + down;
+        },
+        [&](shape::Point) { return shape::Transform::moveBy(right.mm(), down.mm()); });
 }
 
 Edited turnPiece(const Quilt& quilt, BlockId block, PieceId id, measure::Angle by) {
-    return changePlace(quilt, block, id,
-                       [&](quilt::Placement& place) { place.turn = (place.turn + by).normal(); });
+    return changePlace(
+        quilt, block, id, [&](Block&, Piece& piece) { piece.place.turn = (piece.place.turn + by).normal(); },
+        [&](shape::Point middle) { return shape::Transform::turnAbout(middle, by); });
 }
-
-namespace {
-/// The template itself becomes another one: what was traced of it no longer fits.
-template<class Change> Edited changeOutline(const Quilt& quilt, BlockId block, PieceId id, Change change) {
-    const auto* owner = find(quilt.blocks, block);
-    const auto* known = owner ? find(owner->pieces, id) : nullptr;
-    if (known && known->work.step >= quilt::Step::fused) return failure(Code::alreadyFused, {known->name});
-    return changePiece(quilt, block, id, [&](Block& changed, Piece& piece) {
-        change(piece);
-        beginAgain(changed, piece);
-    });
-}
-} // namespace
 
 Edited mirrorPiece(const Quilt& quilt, BlockId block, PieceId id) {
-    return changeOutline(quilt, block, id, [](Piece& piece) {
-        remap(piece, shape::Transform::mirrorAcross(boundsOf(*piece.outline).centre().x));
-        piece.place.turn = -piece.place.turn;
-    });
+    return changePlace(
+        quilt, block, id,
+        [](Block& owner, Piece& piece) {
+            remap(piece, shape::Transform::mirrorAcross(boundsOf(*piece.outline).centre().x));
+            piece.place.turn = -piece.place.turn;
+            beginAgain(owner, piece);
+        },
+        [](shape::Point middle) { return shape::Transform::mirrorAcross(middle.x); });
 }
 
 Edited scalePiece(const Quilt& quilt, BlockId block, PieceId id, double factor, bool keepWidths) {
@@ -122,13 +145,17 @@ Edited scalePiece(const Quilt& quilt, BlockId block, PieceId id, double factor, 
                            {known->name, measure::say(Length::ofMm(std::min(side, 1e6)), quilt.units),
                             measure::say(leastPiece, quilt.units), measure::say(mostSide, quilt.units)});
     }
-    return changeOutline(quilt, block, id, [&](Piece& piece) {
-        const auto middle = boundsOf(*piece.outline).centre();
-        remap(piece,
-              shape::Transform::moveBy(middle.x, middle.y) * shape::Transform::scale(factor, factor) *
-                  shape::Transform::moveBy(-middle.x, -middle.y),
-              keepWidths);
-    });
+    const auto about = [&](shape::Point middle) {
+        return shape::Transform::moveBy(middle.x, middle.y) * shape::Transform::scale(factor, factor) *
+               shape::Transform::moveBy(-middle.x, -middle.y);
+    };
+    return changePlace(
+        quilt, block, id,
+        [&](Block& changed, Piece& piece) {
+            remap(piece, about(boundsOf(*piece.outline).centre()), keepWidths);
+            beginAgain(changed, piece);
+        },
+        about);
 }
 
 Edited renameFabric(const Quilt& quilt, FabricId id, std::string name) {

@@ -18,22 +18,6 @@ namespace {
 constexpr Colour plainCloth{0x8a, 0xa5, 0xa0};
 constexpr double leastFold = 25.4 / 8; // mm
 
-/// The piece if its outline may change.
-Result<const Piece*> changeable(const Quilt& quilt, BlockId block, PieceId id) {
-    const auto* owner = find(quilt.blocks, block);
-    if (!owner) return failure(Code::noSuchBlock, {std::to_string(block.value)});
-    const auto* piece = find(owner->pieces, id);
-    if (!piece) return failure(Code::noSuchPiece, {std::to_string(id.value)});
-    if (piece->work.step >= quilt::Step::fused) return failure(Code::alreadyFused, {piece->name});
-    return piece;
-}
-
-/// The piece with where it lies put into its outline and marks.
-void settlePlace(Piece& piece) {
-    remap(piece, placing(piece));
-    piece.place = {};
-}
-
 std::vector<shape::Contour> marksWithin(const std::vector<shape::Contour>& marks,
                                         const shape::Outline& outline) {
     const auto region = shape::regionOf(outline);
@@ -161,6 +145,26 @@ Edited cutPiece(const Quilt& quilt, BlockId blockId, PieceId id, shape::Point a,
         const auto at = std::find_if(block.pieces.begin(), block.pieces.end(),
                                      [&](const Piece& piece) { return piece.id == id; });
         block.pieces.insert(block.pieces.erase(at), parts.begin(), parts.end());
+    });
+}
+
+Edited splitPiece(const Quilt& quilt, BlockId blockId, PieceId id, shape::Outline over, shape::Outline under,
+                  PieceId beneath) {
+    if (const auto known = changeable(quilt, blockId, id); !known) return tl::unexpected(known.error());
+    return changeBlock(quilt, blockId, [&](Quilt& out, Block& block) {
+        auto* piece = find(block.pieces, id);
+        settlePlace(*piece);
+        piece->recipe.reset();
+        Piece lower = *piece;
+        lower.id = PieceId{out.nextId++};
+        lower.name = piece->name + ", lower end";
+        lower.marks = marksWithin(*piece->marks, under);
+        piece->marks = marksWithin(*piece->marks, over);
+        lower.outline = std::move(under), piece->outline = std::move(over);
+        beginAgain(block, *piece), beginAgain(block, lower);
+        const auto place = std::find_if(block.pieces.begin(), block.pieces.end(),
+                                        [&](const Piece& p) { return p.id == beneath; });
+        block.pieces.insert(place, std::move(lower));
     });
 }
 

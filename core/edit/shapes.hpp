@@ -40,6 +40,11 @@ struct NewShape {
 [[nodiscard]] Edited cutPiece(const Quilt& quilt, BlockId block, PieceId piece, shape::Point a,
                               shape::Point b);
 
+/// One piece becomes two, in these outlines, mm on the block: itself, in `over`, and a new one in `under`
+/// just below `beneath`. Both are traced anew. Errors: Code::alreadyFused.
+[[nodiscard]] Edited splitPiece(const Quilt& quilt, BlockId block, PieceId piece, shape::Outline over,
+                                shape::Outline under, PieceId beneath);
+
 inline constexpr int mostCopies = 200;
 
 /// `count` alike in all, at equal angles about `centre`, mm on the block; turned with it.

@@ -19,6 +19,10 @@ void giveUpUntraced(Block& block, const Piece& piece) {
 
 } // namespace
 
+Edited setSchool(const Quilt& quilt, BlockId id, quilt::School school) {
+    return changeBlock(quilt, id, [&](Quilt&, Block& block) { block.school = school; });
+}
+
 Edited chooseLayout(const Quilt& quilt, BlockId id, quilt::School school, quilt::Layout layout,
                     std::int64_t time) {
     return setLayout(quilt, id, std::move(layout), time).and_then([&](const Quilt& laid) {

@@ -8,6 +8,8 @@
 
 namespace up::edit {
 
+/// Only how it is to be laid out next time.
+[[nodiscard]] Edited setSchool(const Quilt& quilt, BlockId block, quilt::School school);
 /// Another layout of the block's pieces, by that school.
 [[nodiscard]] Edited chooseLayout(const Quilt& quilt, BlockId block, quilt::School school,
                                   quilt::Layout layout, std::int64_t time);

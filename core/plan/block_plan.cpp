@@ -1,6 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/block_plan.hpp"
 
+#include "core/stack/showing.hpp"
+#include "core/stack/underlap.hpp"
+
 #include <algorithm>
 
 namespace up::plan {
@@ -15,14 +18,77 @@ std::vector<std::size_t> BlockPlan::beneath(std::size_t upper) const {
     return out;
 }
 
-BlockPlan planBlock(const quilt::Block& block) {
+namespace {
+
+std::vector<stack::Over> positionsOf(const quilt::Block& block) {
+    std::vector<stack::Over> out;
+    for (const auto& over : block.over) {
+        const int upper = numberOf(block, over.upper), lower = numberOf(block, over.lower);
+        if (upper > 0 && lower > 0)
+            out.push_back({static_cast<std::size_t>(upper) - 1, static_cast<std::size_t>(lower) - 1});
+    }
+    return out;
+}
+
+bool isSameStack(const BlockPlan& now, const BlockPlan& before) {
+    const auto samePiece = [](const PlannedFrom& a, const PlannedFrom& b) { return a.piece == b.piece; };
+    return now.said == before.said && now.reach == before.reach &&
+           std::equal(now.from.begin(), now.from.end(), before.from.begin(), before.from.end(), samePiece);
+}
+
+/// Where each piece lies; from the plan before where it has not changed.
+std::vector<bool> takeRegions(BlockPlan& plan, const quilt::Block& block, const BlockPlan* before) {
+    std::vector<bool> changed(block.pieces.size(), true);
+    for (std::size_t i = 0; i < block.pieces.size(); ++i) {
+        changed[i] = !before || !(plan.from[i] == before->from[i]);
+        plan.regions.push_back(changed[i] ? shape::regionOf(quilt::placed(block.pieces[i]))
+                                          : before->regions[i]);
+    }
+    return changed;
+}
+
+} // namespace
+
+BlockPlan planBlock(const quilt::Block& block, const BlockPlan* before) {
     BlockPlan plan;
     for (const auto& piece : block.pieces)
-        plan.regions.push_back(shape::regionOf(quilt::placed(piece)));
-    plan.stack = stack::stackOf(plan.regions);
-    plan.visible = stack::visibleParts(plan.regions);
-    plan.visibleEdges = stack::visibleEdges(plan.regions);
+        plan.from.push_back({piece.id, piece.outline, piece.place});
+    plan.said = block.over;
+    plan.reach = block.underlap.mm() + stack::meetingGap;
+    if (before && !isSameStack(plan, *before)) before = nullptr;
+    const std::size_t count = block.pieces.size();
+    const auto changed = takeRegions(plan, block, before);
+    const auto said = positionsOf(block);
+    plan.stack = stack::stackOf(
+        stack::overlapsOf(plan.regions, before ? before->stack.overlaps : std::vector<stack::Overlap>{},
+                          changed),
+        count, said);
+    plan.above = stack::aboveOf(plan.regions, said, plan.reach);
+    const auto anew = before ? touched(plan, *before) : std::vector<bool>(count, true);
+    plan.cover.resize(count), plan.visible.resize(count), plan.visibleEdges.resize(count);
+    for (std::size_t i = 0; i < count; ++i) {
+        plan.cover[i] = anew[i] ? stack::together(plan.regions, plan.above[i]) : before->cover[i];
+        plan.visible[i] = anew[i] ? stack::visiblePart(plan.regions[i], plan.cover[i]) : before->visible[i];
+        plan.visibleEdges[i] =
+            anew[i] ? stack::visibleEdge(plan.regions[i], plan.cover[i]) : before->visibleEdges[i];
+    }
     return plan;
+}
+
+std::vector<bool> touched(const BlockPlan& now, const BlockPlan& before) {
+    std::vector<bool> out(now.from.size(), true);
+    if (!isSameStack(now, before)) return out;
+    std::vector<shape::Box> boxes, changed;
+    for (std::size_t i = 0; i < now.from.size(); ++i) {
+        boxes.push_back(now.regions[i].bounds().grownBy(now.reach));
+        if (now.from[i] == before.from[i]) continue;
+        changed.push_back(boxes.back());
+        changed.push_back(before.regions[i].bounds());
+    }
+    for (std::size_t i = 0; i < out.size(); ++i)
+        out[i] = std::any_of(changed.begin(), changed.end(),
+                             [&](const shape::Box& box) { return box.meets(boxes[i]); });
+    return out;
 }
 
 shape::Region alongDotted(const quilt::Piece& piece) {
@@ -37,6 +103,28 @@ int numberOf(const quilt::Block& block, PieceId piece) {
     for (std::size_t i = 0; i < block.pieces.size(); ++i)
         if (block.pieces[i].id == piece) return static_cast<int>(i) + 1;
     return 0;
+}
+
+std::string labelOf(const quilt::Block& block, PieceId id) {
+    const auto& pieces = block.pieces;
+    const auto joins = [&](std::size_t i) {
+        return i > 0 && i < pieces.size() && pieces[i].unit != 0 && pieces[i].unit == pieces[i - 1].unit;
+    };
+    int number = 0, member = 0;
+    for (std::size_t i = 0; i < pieces.size(); ++i) {
+        joins(i) ? ++member : (member = 0, ++number);
+        if (pieces[i].id != id) continue;
+        std::string label = std::to_string(number);
+        if (!joins(i) && !joins(i + 1)) return label;
+        constexpr int letters = 26;
+        if (member < letters) return label + static_cast<char>('a' + member);
+        return label + "." + std::to_string(member + 1);
+    }
+    return "";
+}
+
+std::string calledOf(const quilt::Block& block, const quilt::Piece& piece) {
+    return labelOf(block, piece.id) + " " + piece.name;
 }
 
 Result<void> mayDo(const quilt::Block& block, const BlockPlan& plan, std::size_t index, Step step) {

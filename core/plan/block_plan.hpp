@@ -5,29 +5,50 @@
 #include "core/quilt/quilt.hpp"
 #include "core/stack/stack.hpp"
 
-#include <map>
-
 namespace up::plan {
 
-/// Indices are positions in `block.pieces`, bottom first; a piece's number is its index + 1.
+/// What a plan was made from: another plan starts from it where nothing has changed.
+struct PlannedFrom {
+    PieceId piece;
+    Shared<shape::Outline> outline;
+    quilt::Placement place;
+    bool operator==(const PlannedFrom&) const = default;
+};
+
+/// Indices are positions in `block.pieces`, bottom first.
 struct BlockPlan {
+    std::vector<PlannedFrom> from;
+    std::vector<quilt::Over> said;
     std::vector<shape::Region> regions; ///< where the pieces lie on the block
     stack::Stack stack;
+    double reach = 0;                            ///< mm that a piece may grow beneath others
+    std::vector<std::vector<std::size_t>> above; ///< pieces that lie on it or so near, lowest first
+    std::vector<shape::Region> cover;            ///< those together
     std::vector<shape::Region> visible;
     std::vector<std::vector<shape::Polyline>> visibleEdges;
 
-    /// Indices of the pieces that piece `upper` lies on directly or not.
+    /// Indices of the pieces that piece `upper` lies on.
     [[nodiscard]] std::vector<std::size_t> beneath(std::size_t upper) const;
 };
 
-[[nodiscard]] BlockPlan planBlock(const quilt::Block& block);
+/// `before`: a plan of the block as it was; what lies apart from what has changed since is taken from it.
+[[nodiscard]] BlockPlan planBlock(const quilt::Block& block, const BlockPlan* before = nullptr);
+
+/// Which pieces may look different in the two plans: those that changed and those near them. All, when the
+/// pieces or their order are others.
+[[nodiscard]] std::vector<bool> touched(const BlockPlan& now, const BlockPlan& before);
 
 /// What lies within a stitch's width of the piece's dotted edges, on the block: none of it is turned or
 /// stitched.
 [[nodiscard]] shape::Region alongDotted(const quilt::Piece& piece);
 
-/// Numbers as on the flags: position in the block + 1; 0 when the piece is not in it.
+/// Its place in the stack, from 1; 0 when the piece is not in the block.
 [[nodiscard]] int numberOf(const quilt::Block& block, PieceId piece);
+/// The number as it is written on the piece and its flag: "7"; the pieces of a unit share one, "3a" and "3b".
+/// Empty when the piece is not in the block.
+[[nodiscard]] std::string labelOf(const quilt::Block& block, PieceId piece);
+/// "3a petal".
+[[nodiscard]] std::string calledOf(const quilt::Block& block, const quilt::Piece& piece);
 
 /// Whether the piece may take the step now, by its own history and by what lies beneath it:
 /// a lower piece is laid, fused and stitched before the one above it.

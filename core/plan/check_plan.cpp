@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/check_plan.hpp"
 
+#include "core/plan/stack_checks.hpp"
 #include "core/plan/trace_plan.hpp"
 
 #include <algorithm>
@@ -40,18 +41,16 @@ public:
         checkReading();
         checkWeb();
         checkOrder();
-        std::stable_sort(m_out.begin(), m_out.end(),
-                         [](const auto& a, const auto& b) { return a.severity < b.severity; });
         return std::move(m_out);
     }
 
 private:
     void add(Kind kind, Severity severity, std::size_t i, std::vector<std::string> more,
-             std::optional<shape::Point> spot, Fix fix = Fix::none) {
+             std::optional<shape::Point> spot, std::vector<Fix> fixes = {}) {
         const Piece& piece = m_block.pieces[i];
-        std::vector<std::string> args{std::to_string(i + 1) + " " + piece.name};
+        std::vector<std::string> args{calledOf(m_block, piece)};
         args.insert(args.end(), more.begin(), more.end());
-        m_out.push_back({kind, severity, m_block.id, piece.id, std::move(args), spot, fix});
+        m_out.push_back({kind, severity, m_block.id, piece.id, std::move(args), spot, std::move(fixes)});
     }
     [[nodiscard]] std::string say(double mm) const { return measure::say(Length::ofMm(mm), m_quilt.units); }
 
@@ -65,7 +64,7 @@ private:
         const auto& piece = m_block.pieces[i];
         if (!piece.runsOff && most > tolerated) {
             const auto fix = moveInside(m_block, m_plan.regions[i]) ? Fix::moveInside : Fix::markRunsOff;
-            add(Kind::outsideFinished, Severity::doubtful, i, {say(most)}, box.centre(), fix);
+            add(Kind::outsideFinished, Severity::doubtful, i, {say(most)}, box.centre(), {fix});
         }
         if (!piece.runsOff) return;
         for (const double by : over)
@@ -74,7 +73,7 @@ private:
     }
 
     void checkVisible(std::size_t i) {
-        if (m_plan.visible[i].area() < stack::leastOverlap)
+        if (!m_block.pieces[i].liningOf && m_plan.visible[i].area() < stack::leastOverlap)
             add(Kind::hiddenWholly, Severity::doubtful, i, {}, m_plan.regions[i].bounds().centre());
     }
 
@@ -116,9 +115,8 @@ private:
                 m_block.pieces[pair.first].work.step < m_block.pieces[pair.second].work.step;
             const auto change = lowerIsFree ? pair.first : pair.second,
                        keep = lowerIsFree ? pair.second : pair.first;
-            add(Kind::oneHand, Severity::doubtful, change,
-                {std::to_string(keep + 1) + " " + m_block.pieces[keep].name},
-                m_plan.regions[change].bounds().centre(), Fix::mirror);
+            add(Kind::oneHand, Severity::doubtful, change, {calledOf(m_block, m_block.pieces[keep])},
+                m_plan.regions[change].bounds().centre(), {Fix::mirror});
         }
     }
 
@@ -129,7 +127,7 @@ private:
             if (recipe && recipe->kind == quilt::RecipeKind::letter && recipe->at.determinant() < 0 &&
                 m_judged.pieces[i].mustBeReversed())
                 add(Kind::readsBackwards, Severity::doubtful, i, {}, m_plan.regions[i].bounds().centre(),
-                    Fix::mirror);
+                    {Fix::mirror});
         }
         const bool mirrored = m_block.letters == quilt::Reading::mirrored;
         if (m_block.letters == quilt::Reading::unknown || mirrored == m_block.givenReversed) return;
@@ -139,7 +137,7 @@ private:
                          {},
                          {m_block.name},
                          {},
-                         Fix::otherSide});
+                         {Fix::otherSide}});
     }
 
     void checkMarks(std::size_t i) {
@@ -170,7 +168,7 @@ private:
             for (const Step step : {Step::stitched, Step::fused}) {
                 if (upper.work.step < step || lower.work.step >= step) continue;
                 add(Kind::laidOutOfOrder, Severity::blocked, overlap.upper,
-                    {std::to_string(overlap.lower + 1) + " " + lower.name, std::string(keyOf(step))},
+                    {calledOf(m_block, lower), std::string(keyOf(step))},
                     m_plan.regions[overlap.upper].bounds().centre());
                 break;
             }
@@ -187,15 +185,20 @@ private:
 } // namespace
 
 std::vector<Finding> checkBlock(const quilt::Quilt& quilt, const Block& block, const BlockPlan& plan,
-                                const Judgement& judged) {
-    return Checker(quilt, block, plan, judged).run();
+                                const Judgement& judged, const Doubts& doubts) {
+    auto out = Checker(quilt, block, plan, judged).run();
+    for (auto& finding : stackFindings(quilt, block, plan, doubts))
+        out.push_back(std::move(finding));
+    std::stable_sort(out.begin(), out.end(),
+                     [](const auto& a, const auto& b) { return a.severity < b.severity; });
+    return out;
 }
 
 std::vector<Finding> checkQuilt(const quilt::Quilt& quilt) {
     std::vector<Finding> out;
     for (const auto& block : quilt.blocks) {
         const auto plan = planBlock(block);
-        for (auto& finding : checkBlock(quilt, block, plan, judge(block, plan)))
+        for (auto& finding : checkBlock(quilt, block, plan, judge(block, plan), doubtsOf(block, plan)))
             out.push_back(std::move(finding));
     }
     return out;

@@ -3,12 +3,14 @@
 #pragma once
 
 #include "core/check/finding.hpp"
+#include "core/plan/doubts.hpp"
 #include "core/plan/judge_plan.hpp"
 
 namespace up::plan {
 
 [[nodiscard]] std::vector<check::Finding> checkBlock(const quilt::Quilt& quilt, const quilt::Block& block,
-                                                     const BlockPlan& plan, const Judgement& judged);
+                                                     const BlockPlan& plan, const Judgement& judged,
+                                                     const Doubts& doubts);
 [[nodiscard]] std::vector<check::Finding> checkQuilt(const quilt::Quilt& quilt);
 
 /// How far the piece must move to lie inside the finished edge; nothing when it is too large for that.

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/which_plan.hpp"
 
+#include "core/plan/block_plan.hpp"
 #include "core/shape/likeness.hpp"
 #include "core/shape/widths.hpp"
 
@@ -94,7 +95,7 @@ Nature natureOf(const quilt::Quilt& quilt, const Candidate& candidate) {
     const auto* block = find(quilt.blocks, candidate.block);
     out.piece = block ? find(block->pieces, candidate.piece) : nullptr;
     if (!out.piece) return out;
-    out.called = std::to_string(out.piece - block->pieces.data() + 1) + " " + out.piece->name;
+    out.called = calledOf(*block, *out.piece);
     const auto* fabric = find(quilt.fabrics, out.piece->fabric);
     out.fabric = fabric ? fabric->name : "no fabric";
     const auto region = shape::regionOf(*out.piece->outline);

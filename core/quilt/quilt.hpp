@@ -7,6 +7,7 @@
 #include "core/base/id.hpp"
 #include "core/base/shared.hpp"
 #include "core/measure/say.hpp"
+#include "core/quilt/ground.hpp"
 #include "core/quilt/reading.hpp"
 #include "core/quilt/recipe.hpp"
 #include "core/quilt/step.hpp"
@@ -35,6 +36,9 @@ enum class Print : std::uint8_t {
 };
 inline constexpr std::array<std::string_view, 3> printKeys{"plain", "striped", "oneWay"};
 
+/// Of quilting cotton; a strand of light comes through. Invented, no source: hold it against the cloth.
+inline constexpr double usualOpacity = 0.85;
+
 struct Fabric {
     FabricId id;
     std::string name;
@@ -43,6 +47,7 @@ struct Fabric {
     Print print = Print::plain;
     /// How far stripes may lie off the wanted way. Source: common practice.
     Angle tolerance = Angle::ofDegrees(5);
+    double opacity = usualOpacity; ///< of the light that falls on it, what does not come from beneath: 0…1
     bool operator==(const Fabric&) const = default;
 };
 
@@ -91,6 +96,14 @@ struct Placement {
     bool operator==(const Placement&) const = default;
 };
 
+/// What is done about something darker that shows through a piece.
+enum class Shine : std::uint8_t {
+    ask,     ///< nothing yet
+    cutAway, ///< what lies behind is cut away once the piece is stitched
+    accepted ///< it may be seen
+};
+inline constexpr std::array<std::string_view, 3> shineKeys{"ask", "cutAway", "accepted"};
+
 struct Piece {
     PieceId id;
     std::string name;
@@ -112,6 +125,11 @@ struct Piece {
     /// right, 90° down. None: it doesn't matter.
     std::optional<Angle> grain;
     bool mayHaveWindow = true; ///< where there is room for one
+    PieceId liningOf;          ///< a lining: of that piece, just above it
+    Shine shine = Shine::ask;
+    int unit = 0;         ///< pieces of one unit are fused on a pressing sheet first; 0 = none
+    bool locked = false;  ///< stays where it is
+    bool counted = false; ///< it is there: it was counted before laying
     bool operator==(const Piece&) const = default;
     [[nodiscard]] bool hasMarks() const { return !marks->empty(); }
 };
@@ -182,6 +200,12 @@ struct EdgeStitch {
     bool operator==(const EdgeStitch&) const = default;
 };
 
+/// "This one goes over that one", as the user says.
+struct Over {
+    PieceId upper, lower;
+    bool operator==(const Over&) const = default;
+};
+
 struct Block {
     BlockId id;
     std::string name;
@@ -196,6 +220,9 @@ struct Block {
     std::vector<Layout> layout; ///< none or one
     Extra extra;
     School school = School::byFabric;
+    Ground ground{};
+    std::vector<Over> over{};                 ///< where the order of the pieces does not say it
+    Length underlap = Length::ofInches(1, 4); ///< so far lower pieces reach beneath upper ones
     bool operator==(const Block&) const = default;
 };
 

@@ -44,7 +44,7 @@ struct Words {
 
 /// A number on a little flag; it points left on what is reversed, right on what is seen from the front.
 struct Flag {
-    int number = 0;
+    std::string label;
     shape::Point at; ///< the flag's tip
     bool pointsLeft = false;
     Colour colour;     ///< of the cloth; the number is dark or light as that asks

@@ -1,109 +1,94 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/stack/stack.hpp"
 
+#include "core/shape/pairs.hpp"
+#include "core/stack/ordering.hpp"
+
 #include <algorithm>
 
 namespace up::stack {
 namespace {
 
-using shape::Polyline;
 using shape::Region;
 
-constexpr double meeting = 0.002; // mm: ends this close are one point after clipping
-
-bool meet(shape::Point a, shape::Point b) {
-    return shape::distance(a, b) <= meeting;
+double areaShared(const Region& lower, const Region& upper) {
+    const auto shared = shape::intersect(lower, upper);
+    const double area = shared.area();
+    if (area < std::min(leastOverlap, std::min(lower.area(), upper.area()) / 5)) return 0;
+    double round = 0;
+    for (const auto& ring : shared.rings)
+        round += shape::perimeter(ring);
+    return 2 * area < touching * round ? 0 : area;
 }
 
-/// Clipping cuts a ring where it starts and hands pieces back in any direction; joins them end to end.
-std::vector<Polyline> joined(std::vector<Polyline> parts) {
-    for (std::size_t i = 0; i < parts.size(); ++i) {
-        for (std::size_t j = 0; j < parts.size();) {
-            auto& a = parts[i];
-            auto& b = parts[j];
-            if (j == i || meet(a.front(), a.back())) {
-                ++j;
-                continue;
-            }
-            if (meet(a.back(), b.back()) || meet(a.front(), b.front())) std::reverse(b.begin(), b.end());
-            if (meet(a.back(), b.front())) {
-                a.insert(a.end(), b.begin() + 1, b.end());
-            } else if (meet(a.front(), b.back())) {
-                b.insert(b.end(), a.begin() + 1, a.end());
-                a.swap(b);
-            } else {
-                ++j;
-                continue;
-            }
-            parts.erase(parts.begin() + static_cast<std::ptrdiff_t>(j));
-            if (j < i) --i;
-            j = 0;
-        }
-    }
-    return parts;
+void sort(std::vector<Overlap>& overlaps) {
+    std::sort(overlaps.begin(), overlaps.end(), [](const Overlap& a, const Overlap& b) {
+        return std::pair(a.upper, a.lower) < std::pair(b.upper, b.lower);
+    });
 }
 
-Region coverAbove(const std::vector<Region>& pieces, const std::vector<shape::Box>& boxes, std::size_t i) {
-    std::vector<Region> above;
-    for (std::size_t j = i + 1; j < pieces.size(); ++j)
-        if (boxes[i].meets(boxes[j])) above.push_back(pieces[j]);
-    return above.empty() ? Region{} : shape::unite(above);
-}
-
-std::vector<shape::Box> boxesOf(const std::vector<Region>& pieces) {
-    std::vector<shape::Box> boxes;
-    for (const auto& piece : pieces)
-        boxes.push_back(piece.bounds());
-    return boxes;
+/// One above the highest that each lies on: Kahn's way through the pieces, ties by position. In a knot the
+/// pairs that go against the positions are left out.
+std::vector<int> stepsOf(const std::vector<Overlap>& overlaps, std::size_t count,
+                         const std::vector<std::vector<std::size_t>>& knots) {
+    std::vector<std::size_t> knotOf(count, 0);
+    for (std::size_t k = 0; k < knots.size(); ++k)
+        for (const std::size_t i : knots[k])
+            knotOf[i] = k + 1;
+    std::vector<Over> pairs;
+    for (const auto& o : overlaps)
+        if (o.lower < o.upper || knotOf[o.lower] == 0 || knotOf[o.lower] != knotOf[o.upper])
+            pairs.push_back({o.upper, o.lower});
+    std::vector<std::vector<std::size_t>> uppers(count);
+    for (const auto& pair : pairs)
+        uppers[pair.lower].push_back(pair.upper);
+    std::vector<int> step(count, 0);
+    for (const std::size_t i : bottomFirst(count, pairs))
+        for (const std::size_t upper : uppers[i])
+            step[upper] = std::max(step[upper], step[i] + 1);
+    return step;
 }
 
 } // namespace
 
-Stack stackOf(const std::vector<Region>& pieces) {
-    const auto boxes = boxesOf(pieces);
+std::vector<Overlap> overlapsOf(const std::vector<Region>& pieces) {
+    return overlapsOf(pieces, {}, std::vector<bool>(pieces.size(), true));
+}
+
+std::vector<Overlap> overlapsOf(const std::vector<Region>& pieces, std::vector<Overlap> before,
+                                const std::vector<bool>& changed) {
+    std::erase_if(before, [&](const Overlap& o) { return changed[o.lower] || changed[o.upper]; });
+    std::vector<shape::Box> boxes;
+    for (const auto& piece : pieces)
+        boxes.push_back(piece.bounds());
+    for (const auto& [lower, upper] : shape::pairsThatMeet(boxes)) {
+        if (!changed[lower] && !changed[upper]) continue;
+        if (const double area = areaShared(pieces[lower], pieces[upper]); area > 0)
+            before.push_back({lower, upper, area});
+    }
+    sort(before);
+    return before;
+}
+
+Stack stackOf(std::vector<Overlap> overlaps, std::size_t count, const std::vector<Over>& said) {
     Stack out;
-    out.step.assign(pieces.size(), 0);
-    out.free.assign(pieces.size(), true);
-    for (std::size_t upper = 0; upper < pieces.size(); ++upper) {
-        for (std::size_t lower = 0; lower < upper; ++lower) {
-            if (!boxes[lower].meets(boxes[upper])) continue;
-            const double area = shape::intersect(pieces[lower], pieces[upper]).area();
-            if (area < leastOverlap) continue;
-            out.overlaps.push_back({lower, upper, area});
-            out.step[upper] = std::max(out.step[upper], out.step[lower] + 1);
-            out.free[upper] = out.free[lower] = false;
-        }
+    out.overlaps = std::move(overlaps);
+    out.free.assign(count, true);
+    std::vector<Over> pairs;
+    for (auto& o : out.overlaps) {
+        if (std::find(said.begin(), said.end(), Over{o.lower, o.upper}) != said.end())
+            std::swap(o.lower, o.upper);
+        out.free[o.lower] = out.free[o.upper] = false;
+        pairs.push_back({o.upper, o.lower});
     }
+    sort(out.overlaps);
+    out.knots = knotsOf(count, pairs);
+    out.step = stepsOf(out.overlaps, count, out.knots);
     return out;
 }
 
-std::vector<Region> visibleParts(const std::vector<Region>& pieces) {
-    const auto boxes = boxesOf(pieces);
-    std::vector<Region> out;
-    for (std::size_t i = 0; i < pieces.size(); ++i) {
-        const Region cover = coverAbove(pieces, boxes, i);
-        out.push_back(cover.isEmpty() ? pieces[i] : shape::subtract(pieces[i], cover));
-    }
-    return out;
-}
-
-std::vector<std::vector<Polyline>> visibleEdges(const std::vector<Region>& pieces) {
-    const auto boxes = boxesOf(pieces);
-    std::vector<std::vector<Polyline>> out(pieces.size());
-    for (std::size_t i = 0; i < pieces.size(); ++i) {
-        const Region cover = coverAbove(pieces, boxes, i);
-        for (const auto& ring : pieces[i].rings) {
-            Polyline closed = ring;
-            closed.push_back(ring.front());
-            if (cover.isEmpty()) {
-                out[i].push_back(std::move(closed));
-                continue;
-            }
-            for (auto& part : joined(shape::outside(closed, cover)))
-                out[i].push_back(std::move(part));
-        }
-    }
-    return out;
+Stack stackOf(const std::vector<Region>& pieces, const std::vector<Over>& said) {
+    return stackOf(overlapsOf(pieces), pieces.size(), said);
 }
 
 } // namespace up::stack

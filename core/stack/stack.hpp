@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// What lies on what, the steps this gives, and what stays visible. Knows shapes only.
+// What lies on what, the steps this gives, and what is interwoven. Knows shapes only; a piece is its position
+// in the stack, bottom first.
 #pragma once
 
 #include "core/shape/region.hpp"
@@ -8,31 +9,42 @@
 
 namespace up::stack {
 
-/// Two pieces that share more than `leastOverlap` mm².
+/// Two pieces of which one lies on the other.
 struct Overlap {
-    std::size_t lower, upper; ///< positions in the stack, bottom first
-    double area;              ///< mm²
+    std::size_t lower, upper;
+    double area; ///< mm² that they share
+    bool operator==(const Overlap&) const = default;
+};
+
+/// "This one goes over that one", whatever their positions.
+struct Over {
+    std::size_t upper, lower;
+    bool operator==(const Over&) const = default;
 };
 
 struct Stack {
-    std::vector<Overlap> overlaps;
-    std::vector<int> step;  ///< 0 = lies on the background; else one above the highest it lies on
+    std::vector<Overlap> overlaps; ///< by upper, then by lower
+    /// 0 = lies on the background; else one above the highest it lies on. In a knot positions decide.
+    std::vector<int> step;
     std::vector<bool> free; ///< touches no other piece
+    /// Interwoven pieces, each over the next one's neighbour and no first one among them; by position.
+    std::vector<std::vector<std::size_t>> knots;
 };
 
-/// Outlines that only touch share a sliver from flattening; less than this is no overlap.
+/// A smaller share is a touch, not an overlap: mm², or a fifth of the smaller piece.
 inline constexpr double leastOverlap = 0.5;
+/// Outlines that merely meet share slivers from flattening: so thin, mm, on average.
+inline constexpr double touching = 0.1;
 
-/// `pieces`: bottom first. Empty regions overlap nothing.
-/// Cost: booleans only for pairs whose boxes meet.
-[[nodiscard]] Stack stackOf(const std::vector<shape::Region>& pieces);
+/// All pairs that overlap, the lower position being the lower piece. Empty regions overlap nothing.
+[[nodiscard]] std::vector<Overlap> overlapsOf(const std::vector<shape::Region>& pieces);
+/// The same, knowing what overlapped before some pieces `changed`; only their pairs are tried.
+[[nodiscard]] std::vector<Overlap> overlapsOf(const std::vector<shape::Region>& pieces,
+                                              std::vector<Overlap> before, const std::vector<bool>& changed);
 
-/// Every piece without what the ones above it hide.
-[[nodiscard]] std::vector<shape::Region> visibleParts(const std::vector<shape::Region>& pieces);
-
-/// For every piece, the stretches of its edge that no piece above hides; stretches that meet are joined.
-/// A whole visible ring repeats its first point at the end.
-[[nodiscard]] std::vector<std::vector<shape::Polyline>>
-visibleEdges(const std::vector<shape::Region>& pieces);
+/// `said` turns pairs round; what is said of pieces that do not overlap means nothing.
+[[nodiscard]] Stack stackOf(std::vector<Overlap> overlaps, std::size_t count,
+                            const std::vector<Over>& said = {});
+[[nodiscard]] Stack stackOf(const std::vector<shape::Region>& pieces, const std::vector<Over>& said = {});
 
 } // namespace up::stack

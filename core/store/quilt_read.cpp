@@ -49,6 +49,7 @@ Fabric fabricFrom(const Node& node) {
     out.colour = colourFrom(node.at("colour"));
     if (node.has("print"))
         out.print = wordFrom<Print>(node.at("print"), printKeys, "plain, striped or oneWay");
+    if (node.has("opacity")) out.opacity = node.at("opacity").number(0, 1);
     if (node.has("stripesWithin")) out.tolerance = Angle::ofDegrees(node.at("stripesWithin").number(0, 45));
     out.extra = node.rest();
     return out;
@@ -157,6 +158,12 @@ Piece pieceFrom(const Node& node) {
     if (knowsRecipe(node.raw())) piece.recipe = recipeFrom(node.at("recipe"));
     if (node.has("grain")) piece.grain = Angle::ofDegrees(node.at("grain").number(-360, 360));
     if (node.has("mayHaveWindow")) piece.mayHaveWindow = node.at("mayHaveWindow").yes();
+    if (node.has("liningOf")) piece.liningOf = idFrom<PieceId>(node, "liningOf", 0);
+    if (node.has("shine"))
+        piece.shine = wordFrom<Shine>(node.at("shine"), shineKeys, "ask, cutAway or accepted");
+    if (node.has("unit")) piece.unit = static_cast<int>(node.at("unit").whole(0, 100'000));
+    if (node.has("locked")) piece.locked = node.at("locked").yes();
+    if (node.has("counted")) piece.counted = node.at("counted").yes();
     piece.extra = node.rest();
     return piece;
 }
@@ -196,6 +203,26 @@ Reading readingFrom(const Node& node) {
     return name == "asSeen" ? Reading::asSeen : Reading::mirrored;
 }
 
+Ground groundFrom(const Node& node) {
+    Ground ground;
+    ground.oversize = lengthFrom(node.at("oversize"), 0, 1000);
+    const auto creases = node.at("creases");
+    ground.halves = creases.at("halves").yes();
+    ground.diagonals = creases.at("diagonals").yes();
+    ground.quarters = creases.at("quarters").yes();
+    if (node.has("grain")) ground.grain = Angle::ofDegrees(node.at("grain").number(-360, 360));
+    if (!node.has("strips")) return ground;
+    ground.rows = node.at("rows").yes();
+    for (const auto& strip : node.at("strips").items()) {
+        ground.strips.push_back({lengthFrom(strip.at("cut"), 1, 10'000), {}});
+        for (const auto& patch : strip.at("patches").items())
+            ground.strips.back().patches.push_back(
+                {idFrom<FabricId>(patch, "fabric", 0), lengthFrom(patch.at("cut"), 1, 10'000)});
+        if (ground.strips.back().patches.empty()) strip.at("patches").complain("at least one patch");
+    }
+    return ground;
+}
+
 Block blockFrom(const Node& node) {
     Block block{};
     block.id = idFrom<BlockId>(node, "id");
@@ -214,6 +241,11 @@ Block blockFrom(const Node& node) {
     if (node.has("school"))
         block.school =
             wordFrom<School>(node.at("school"), schoolKeys, "oneByOne, byFabric, windowed or strip");
+    if (node.has("ground")) block.ground = groundFrom(node.at("ground"));
+    if (node.has("over"))
+        for (const auto& o : node.at("over").items())
+            block.over.push_back({idFrom<PieceId>(o, "upper"), idFrom<PieceId>(o, "lower")});
+    if (node.has("underlap")) block.underlap = lengthFrom(node.at("underlap"), 0.1, 100);
     block.extra = node.rest();
     return block;
 }
@@ -257,7 +289,14 @@ void settle(Quilt& quilt) {
         for (auto& piece : block.pieces) {
             if (!find(quilt.fabrics, piece.fabric)) piece.fabric = {};
             if (!find(quilt.threads, piece.thread)) piece.thread = {};
+            if (!find(block.pieces, piece.liningOf)) piece.liningOf = {};
         }
+        std::erase_if(block.over, [&](const Over& o) {
+            return !find(block.pieces, o.upper) || !find(block.pieces, o.lower);
+        });
+        for (auto& strip : block.ground.strips)
+            for (auto& patch : strip.patches)
+                if (!find(quilt.fabrics, patch.fabric)) patch.fabric = {};
     }
     quilt.nextId = std::max(quilt.nextId, highest + 1);
 }

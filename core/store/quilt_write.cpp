@@ -28,6 +28,7 @@ Json fabric(const Fabric& f) {
         out["print"] = printKeys[static_cast<std::size_t>(f.print)];
         out["stripesWithin"] = f.tolerance.degrees();
     }
+    if (f.opacity != usualOpacity) out["opacity"] = f.opacity;
     addExtra(out, f.extra);
     return out;
 }
@@ -101,6 +102,11 @@ Json piece(const Piece& p) {
     if (p.recipe) out["recipe"] = recipe(*p.recipe);
     if (p.grain) out["grain"] = p.grain->degrees();
     if (!p.mayHaveWindow) out["mayHaveWindow"] = false;
+    if (p.liningOf) out["liningOf"] = p.liningOf.value;
+    if (p.shine != Shine::ask) out["shine"] = shineKeys[static_cast<std::size_t>(p.shine)];
+    if (p.unit != 0) out["unit"] = p.unit;
+    if (p.locked) out["locked"] = true;
+    if (p.counted) out["counted"] = true;
     addExtra(out, p.extra);
     return out;
 }
@@ -130,6 +136,21 @@ Json layout(const Layout& l) {
     return out;
 }
 
+Json ground(const Ground& g) {
+    Json out{{"oversize", g.oversize.mm()},
+             {"creases", {{"halves", g.halves}, {"diagonals", g.diagonals}, {"quarters", g.quarters}}}};
+    if (g.grain) out["grain"] = g.grain->degrees();
+    if (g.strips.empty()) return out;
+    out["rows"] = g.rows;
+    for (const auto& strip : g.strips) {
+        Json patches = Json::array();
+        for (const auto& patch : strip.patches)
+            patches.push_back({{"fabric", patch.fabric.value}, {"cut", patch.cut.mm()}});
+        out["strips"].push_back({{"cut", strip.cut.mm()}, {"patches", std::move(patches)}});
+    }
+    return out;
+}
+
 Json block(const Block& b) {
     Json out{{"id", b.id.value},
              {"name", b.name},
@@ -147,6 +168,10 @@ Json block(const Block& b) {
     if (b.letters != Reading::unknown) out["letters"] = b.letters == Reading::asSeen ? "asSeen" : "mirrored";
     if (!b.layout.empty()) out["layout"] = layout(b.layout.front());
     if (b.school != School::byFabric) out["school"] = schoolKeys[static_cast<std::size_t>(b.school)];
+    if (b.ground != Ground{}) out["ground"] = ground(b.ground);
+    for (const auto& o : b.over)
+        out["over"].push_back({{"upper", o.upper.value}, {"lower", o.lower.value}});
+    if (b.underlap != Block{}.underlap) out["underlap"] = b.underlap.mm();
     addExtra(out, b.extra);
     return out;
 }

@@ -15,17 +15,13 @@ std::string fabricName(const quilt::Quilt& quilt, FabricId id) {
     return fabric ? fabric->name : "no fabric yet";
 }
 
-void label(std::vector<sheet::Item>& items, const shape::Region& region, int number,
+void label(std::vector<sheet::Item>& items, const shape::Region& region, const std::string& number,
            const std::string& fabric) {
     const auto [at, depth] = shape::deepestPoint(region);
     const double height = std::clamp(depth * 1.1, 2.6, 7.0);
     const bool roomy = depth > 9;
-    items.push_back(sheet::Words{std::to_string(number),
-                                 {at.x, at.y + height * (roomy ? 0.1 : 0.35)},
-                                 height,
-                                 pencil,
-                                 sheet::Align::centre,
-                                 true});
+    items.push_back(sheet::Words{
+        number, {at.x, at.y + height * (roomy ? 0.1 : 0.35)}, height, pencil, sheet::Align::centre, true});
     if (roomy)
         items.push_back(
             sheet::Words{fabric, {at.x, at.y + height * 0.1 + 4.2}, 3.2, quiet, sheet::Align::centre, false});

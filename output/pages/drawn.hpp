@@ -12,7 +12,7 @@ inline constexpr Colour pencil{0x3d, 0x3d, 0x3d}, quiet{0x8a, 0x92, 0x98};
 
 [[nodiscard]] std::string fabricName(const quilt::Quilt& quilt, FabricId id);
 /// The number where it fits best; the fabric's name under it when there is room.
-void label(std::vector<sheet::Item>& items, const shape::Region& region, int number,
+void label(std::vector<sheet::Item>& items, const shape::Region& region, const std::string& number,
            const std::string& fabric);
 /// Inner marks in grey.
 void addMarks(std::vector<sheet::Item>& items, const quilt::Piece& piece, const shape::Transform& by);

@@ -61,7 +61,7 @@ Content placementContent(const Quilt& quilt, const Block& block) {
                                              Pen{quiet, 0.25, Dash::dashed}, piece.id.value});
         addMarks(content.items, piece, quilt::placing(piece));
         label(content.items, plan.visible[i].isEmpty() ? plan.regions[i] : plan.visible[i],
-              static_cast<int>(i) + 1, fabricName(quilt, piece.fabric));
+              plan::labelOf(block, piece.id), fabricName(quilt, piece.fabric));
     }
     return content;
 }

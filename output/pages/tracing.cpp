@@ -76,7 +76,7 @@ void TracingSheet::addPiece(const Traced& traced) {
     if (const auto* chunk = chunkOf(piece->id))
         for (const auto& [host, window] : chunk->windows)
             if (host == piece->id) shown = shape::subtract(shown, window);
-    label(items, shown, plan::numberOf(m_block, piece->id), fabricName(m_quilt, piece->fabric));
+    label(items, shown, plan::labelOf(m_block, piece->id), fabricName(m_quilt, piece->fabric));
     addGrain(traced, *piece, shape::deepestPoint(shown).at);
     addInMargin(piece->id, whole);
 }
@@ -118,7 +118,7 @@ void TracingSheet::addInMargin(PieceId piece, const Region& region) {
     const double height = std::min(spot.depth * 1.6, 5.0);
     m_numbers.push_back(
         shape::rectangle(shape::Box{spot.at.x, spot.at.y, spot.at.x, spot.at.y}.grownBy(height * 0.7)));
-    items.push_back(sheet::Words{std::to_string(plan::numberOf(m_block, piece)),
+    items.push_back(sheet::Words{plan::labelOf(m_block, piece),
                                  {spot.at.x, spot.at.y + height * 0.35},
                                  height,
                                  quiet,

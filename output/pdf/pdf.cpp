@@ -114,7 +114,7 @@ private:
         source({0, 0, 0});
         cairo_set_line_width(m_cairo, 0.2);
         cairo_stroke(m_cairo);
-        paint(sheet::Words{std::to_string(flag.number),
+        paint(sheet::Words{flag.label,
                            {flag.at.x, flag.at.y + flag.height * 0.3},
                            flag.height * 0.8,
                            {},

@@ -19,7 +19,7 @@ Panel panelOf(double width, double height, std::uint32_t tag = 7) {
     auto shape = sheet::box({10, 10, 30, 20}, Colour{200, 0, 0}, std::nullopt);
     shape.tag = tag;
     panel.layers.push_back(
-        {"shapes", {shape, sheet::Flag{3, {15, 15}, false, Colour{200, 0, 0}, 6, tag + 1}}, {}, {}});
+        {"shapes", {shape, sheet::Flag{"3", {15, 15}, false, Colour{200, 0, 0}, 6, tag + 1}}, {}, {}});
     return panel;
 }
 

@@ -39,8 +39,8 @@ Geometry polygon(const shape::Region& region) {
     ready();
     Geometry all = owned(GEOSGeom_createEmptyPolygon());
     for (const auto& ring : region.rings) {
-        const auto one =
-            owned(GEOSGeom_createPolygon(GEOSGeom_createLinearRing(sequence(ring, true)), nullptr, 0));
+        auto one = owned(GEOSGeom_createPolygon(GEOSGeom_createLinearRing(sequence(ring, true)), nullptr, 0));
+        if (GEOSisValid(one.get()) != 1) one = owned(GEOSMakeValid(one.get())); // it touches itself
         all = owned(GEOSSymDifference(all.get(), one.get()));
     }
     return all;

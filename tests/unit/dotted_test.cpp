@@ -126,7 +126,7 @@ TEST(Letters, ReversedTwiceAndNotAtAllAreCaught) {
     quilt = must(edit::setGivenReversed(quilt, block, true));
     const auto twice = findingsOf(quilt, check::Kind::reversedTwice);
     ASSERT_EQ(twice.size(), 1U);
-    EXPECT_EQ(twice[0].fix, check::Fix::otherSide);
+    EXPECT_EQ(twice[0].fixes, std::vector{check::Fix::otherSide});
     drawing.letters = quilt::Reading::mirrored;
     EXPECT_EQ(findingsOf(imported(drawing), check::Kind::cameReversed).size(), 1U);
 }

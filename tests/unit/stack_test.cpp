@@ -48,46 +48,53 @@ TEST(StackOf, OverlapAreasAgreeWithGeos) {
                     0.1);
 }
 
-TEST(VisibleParts, TogetherMakeTheWholeExactlyOnce) {
-    const auto pieces = randomStack(32, 10);
-    const auto visible = visibleParts(pieces);
-    double sum = 0;
-    for (const auto& part : visible)
-        sum += part.area();
-    EXPECT_NEAR(sum, shape::unite(pieces).area(), 0.5);
-    EXPECT_EQ(visible.back(), pieces.back());
+TEST(StackOf, TinyPiecesLieOnWhatTheyLieOn) {
+    const auto stack = stackOf({squareRegion(0, 0, 30), squareRegion(5, 5, 0.4)});
+    ASSERT_EQ(stack.overlaps.size(), 1U);
+    EXPECT_EQ(stack.step, (std::vector{0, 1}));
 }
 
-TEST(VisibleEdges, LeaveOutWhatIsHidden) {
-    const auto edges = visibleEdges({squareRegion(0, 0, 40), squareRegion(20, -10, 60)});
-    double lower = 0;
-    for (const auto& line : edges[0])
-        lower += shape::lengthOf(line);
-    EXPECT_NEAR(lower, 40 + 20 + 20, 0.01);
-    ASSERT_EQ(edges[0].size(), 1U) << "stretches that meet are one";
-    ASSERT_EQ(edges[1].size(), 1U);
-    EXPECT_EQ(edges[1][0].front(), edges[1][0].back());
+TEST(StackOf, ACurvedBorderDrawnTwiceIsNoOverlap) {
+    // The same wave flattened with other points: slivers along 200 mm, but nobody would call them overlap.
+    const auto wavy = [](int points, double side) {
+        shape::Ring ring{{side, 0}};
+        for (int i = 0; i <= points; ++i)
+            ring.push_back({40 + 14 * std::sin(i * 12.566 / points), i * 200.0 / points});
+        ring.push_back({side, 200});
+        return shape::regionOf({ring}, shape::Fill::nonZero);
+    };
+    const auto a = wavy(140, 0), b = wavy(101, 80);
+    ASSERT_GT(shape::intersect(a, b).area(), leastOverlap);
+    EXPECT_TRUE(stackOf({a, b}).overlaps.empty());
 }
 
-TEST(VisibleEdges, AreEmptyForAHiddenPiece) {
-    EXPECT_TRUE(visibleEdges({squareRegion(10, 10, 10), squareRegion(0, 0, 40)})[0].empty());
+TEST(StackOf, WhatWasSaidTurnsAPairRound) {
+    const std::vector<Region> pieces{squareRegion(0, 0, 40), squareRegion(20, 0, 40)};
+    const auto stack = stackOf(pieces, {{0, 1}});
+    ASSERT_EQ(stack.overlaps.size(), 1U);
+    EXPECT_EQ(stack.overlaps[0].upper, 0U);
+    EXPECT_EQ(stack.step, (std::vector{1, 0}));
 }
 
-TEST(VisibleEdges, LengthsAgreeWithGeos) {
-    const auto pieces = randomStack(33, 9);
-    const auto edges = visibleEdges(pieces);
-    for (std::size_t i = 0; i < pieces.size(); ++i) {
-        double ours = 0, theirs = 0;
-        for (const auto& line : edges[i])
-            ours += shape::lengthOf(line);
-        const Region above = shape::unite(
-            std::vector<Region>(pieces.begin() + static_cast<std::ptrdiff_t>(i) + 1, pieces.end()));
-        for (auto ring : pieces[i].rings) {
-            ring.push_back(ring.front());
-            theirs += shape::lengthOf(ring) - (above.isEmpty() ? 0 : test::geosLengthInside(ring, above));
-        }
-        EXPECT_NEAR(ours, theirs, 0.05) << i;
-    }
+TEST(OverlapsOf, KnowsWhatItKnewBefore) {
+    auto pieces = randomStack(41, 40);
+    const auto before = overlapsOf(pieces);
+    pieces[7] = shape::transformed(pieces[7], shape::Transform::moveBy(13, -9));
+    std::vector<bool> changed(pieces.size(), false);
+    changed[7] = true;
+    EXPECT_EQ(overlapsOf(pieces, before, changed), overlapsOf(pieces));
+}
+
+TEST(OverlapsOf, TouchingPointsAndNothingAreNoOverlap) {
+    const std::vector<Region> pieces{squareRegion(0, 0, 20), squareRegion(20, 20, 20), Region{},
+                                     shape::regionOf({{{0, 0}, {10, 0}, {20, 0}}})};
+    EXPECT_TRUE(overlapsOf(pieces).empty());
+}
+
+TEST(OverlapsOf, CoincidentPiecesOverlapWholly) {
+    const auto overlaps = overlapsOf({squareRegion(0, 0, 20), squareRegion(0, 0, 20)});
+    ASSERT_EQ(overlaps.size(), 1U);
+    EXPECT_NEAR(overlaps[0].area, 400, 0.01);
 }
 
 } // namespace

@@ -26,12 +26,12 @@ TEST(Sentence, IsThereForEveryCode) {
 }
 
 TEST(Sentence, IsThereForEveryFinding) {
-    for (int kind = 0; kind <= static_cast<int>(check::Kind::noPieces); ++kind) {
+    for (int kind = 0; kind <= static_cast<int>(check::Kind::unitBroken); ++kind) {
         const check::Finding finding{static_cast<check::Kind>(kind),
                                      check::Severity::doubtful,
                                      {},
                                      {},
-                                     {"3 hull", "4 roof", "stitched"},
+                                     {"3 hull", "4 roof", "stitched", "2 in"},
                                      {}};
         expectSentence(sentence(finding));
     }

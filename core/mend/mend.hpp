@@ -1,0 +1,46 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Remedies: from what a plan finds to a quilt in which it is put right. Here plans and edits meet.
+#pragma once
+
+#include "core/check/finding.hpp"
+#include "core/edit/edits.hpp"
+#include "core/plan/underlap_plan.hpp"
+
+namespace up::mend {
+
+using edit::Edited;
+using quilt::Quilt;
+
+/// The quilt with that fix of the finding done; the same quilt for Fix::none and when the finding is gone.
+/// Errors: as the edits'.
+[[nodiscard]] Edited mended(const Quilt& quilt, const check::Finding& finding, check::Fix fix);
+
+/// The block's pieces ordered as planUnderlap says and grown beneath each other by its underlap; pieces that
+/// are fused stay as they are. What shows stays as it is.
+[[nodiscard]] Edited tuckedUnder(const Quilt& quilt, BlockId block, plan::Below below);
+/// Only that piece, and only beneath `under`; beneath all when none is named.
+[[nodiscard]] Edited tuckedUnder(const Quilt& quilt, BlockId block, PieceId lower, PieceId under = {});
+
+/// "`upper` goes over `lower`", and the order changed so that it does, if that ties no knot.
+[[nodiscard]] Edited putOver(const Quilt& quilt, BlockId block, PieceId upper, PieceId lower);
+
+/// Numbers by step, fabric and place.
+[[nodiscard]] Edited numberedAnew(const Quilt& quilt, BlockId block);
+
+/// The pieces brought together in the order and made one unit. Errors: Code::comesBetween.
+[[nodiscard]] Edited madeUnit(const Quilt& quilt, BlockId block, const std::vector<PieceId>& pieces);
+
+/// A lining of nearly white cloth beneath the piece; such a fabric is added when the quilt has none. Errors:
+/// Code::nothingToLine, alreadyFused.
+[[nodiscard]] Edited lined(const Quilt& quilt, BlockId block, PieceId piece);
+
+/// The knot that the piece is in, undone by the cut with the shortest join. Errors: Code::cannotUntie.
+[[nodiscard]] Edited untied(const Quilt& quilt, BlockId block, PieceId piece);
+
+/// The piece carried on over the finished edges that it reaches, through the seam allowance and a little
+/// more.
+[[nodiscard]] Edited runOff(const Quilt& quilt, BlockId block, PieceId piece);
+/// Beyond the raw edge. Source: common practice, "¼ in and a little".
+inline constexpr measure::Length beyondRaw = measure::Length::ofInches(1, 8);
+
+} // namespace up::mend

@@ -1,0 +1,44 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The background that a block's pieces are fused to: one piece of cloth or several sewn together, with room
+// to trim and creases to place by.
+#pragma once
+
+#include "core/base/id.hpp"
+#include "core/measure/angle.hpp"
+#include "core/measure/say.hpp"
+
+#include <optional>
+#include <vector>
+
+namespace up::quilt {
+
+using measure::Angle;
+using measure::Length;
+
+/// One cloth of a strip, as it is cut.
+struct Patch {
+    FabricId fabric;
+    Length cut; ///< along the strip
+    bool operator==(const Patch&) const = default;
+};
+
+/// Patches sewn end to end.
+struct GroundStrip {
+    Length cut; ///< across
+    std::vector<Patch> patches;
+    bool operator==(const GroundStrip&) const = default;
+};
+
+struct Ground {
+    /// So much wider and higher than the block's cut size is it cut; trimmed once it is stitched. A 12½ in
+    /// block from 13 in is usual. Source: common practice.
+    Length oversize = Length::ofInches(1, 2);
+    /// Creases pressed in: through the middle both ways, from corner to corner, and halfway between.
+    bool halves = true, diagonals = false, quarters = false;
+    std::optional<Angle> grain;      ///< how its print runs: 0° to the right, 90° down
+    bool rows = false;               ///< strips lie one above the other; else side by side
+    std::vector<GroundStrip> strips; ///< from the left or from the top; none: one piece of cloth
+    bool operator==(const Ground&) const = default;
+};
+
+} // namespace up::quilt

@@ -1,0 +1,149 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/stack/showing.hpp"
+
+#include "core/shape/pairs.hpp"
+
+#include <algorithm>
+
+namespace up::stack {
+namespace {
+
+using shape::Polyline;
+using shape::Region;
+
+constexpr double meeting = 0.002; // mm: ends this close are one point after clipping
+
+bool meet(shape::Point a, shape::Point b) {
+    return shape::distance(a, b) <= meeting;
+}
+
+Polyline closedLine(const shape::Ring& ring) {
+    Polyline line = ring;
+    line.push_back(ring.front());
+    return line;
+}
+
+/// Joins `b` to an end of `a`, if they meet there.
+bool takes(Polyline& a, Polyline& b) {
+    if (meet(a.back(), b.back()) || meet(a.front(), b.front())) std::reverse(b.begin(), b.end());
+    if (meet(a.back(), b.front())) {
+        a.insert(a.end(), b.begin() + 1, b.end());
+        return true;
+    }
+    if (!meet(a.front(), b.back())) return false;
+    b.insert(b.end(), a.begin() + 1, a.end());
+    a.swap(b);
+    return true;
+}
+
+} // namespace
+
+/// Clipping cuts a ring where it starts and hands pieces back in any direction.
+std::vector<Polyline> joined(std::vector<Polyline> parts) {
+    for (std::size_t i = 0; i < parts.size(); ++i) {
+        for (std::size_t j = 0; j < parts.size();) {
+            const bool closed = meet(parts[i].front(), parts[i].back());
+            if (j == i || closed || !takes(parts[i], parts[j])) {
+                ++j;
+                continue;
+            }
+            parts.erase(parts.begin() + static_cast<std::ptrdiff_t>(j));
+            if (j < i) --i;
+            j = 0;
+        }
+    }
+    return parts;
+}
+
+std::vector<std::vector<std::size_t>> aboveOf(const std::vector<Region>& pieces,
+                                              const std::vector<Over>& said, double reach) {
+    std::vector<shape::Box> boxes;
+    for (const auto& piece : pieces)
+        boxes.push_back(piece.isEmpty() ? shape::Box{} : piece.bounds().grownBy(reach / 2));
+    std::vector<std::vector<std::size_t>> out(pieces.size());
+    for (const auto& [lower, upper] : shape::pairsThatMeet(boxes)) {
+        const bool turned = std::find(said.begin(), said.end(), Over{lower, upper}) != said.end();
+        out[turned ? upper : lower].push_back(turned ? lower : upper);
+    }
+    for (auto& uppers : out)
+        std::sort(uppers.begin(), uppers.end());
+    return out;
+}
+
+Region together(const std::vector<Region>& pieces, const std::vector<std::size_t>& which) {
+    std::vector<Region> parts;
+    for (const std::size_t i : which)
+        parts.push_back(pieces[i]);
+    return parts.empty() ? Region{} : shape::unite(parts);
+}
+
+Region visiblePart(const Region& piece, const Region& cover) {
+    return cover.isEmpty() ? piece : shape::subtract(piece, cover);
+}
+
+std::vector<Polyline> visibleEdge(const Region& piece, const Region& cover) {
+    std::vector<Polyline> out;
+    for (const auto& ring : piece.rings) {
+        if (cover.isEmpty()) {
+            out.push_back(closedLine(ring));
+            continue;
+        }
+        for (auto& part : joined(shape::outside(closedLine(ring), cover)))
+            out.push_back(std::move(part));
+    }
+    return out;
+}
+
+std::vector<Hidden> hiddenEdge(const std::vector<Region>& pieces, std::size_t piece,
+                               const std::vector<std::size_t>& above) {
+    std::vector<Hidden> out;
+    for (const auto& ring : pieces[piece].rings) {
+        std::vector<Polyline> rest{closedLine(ring)};
+        for (const std::size_t upper : above) {
+            std::vector<Polyline> hidden, still;
+            for (const auto& line : rest) {
+                for (auto& part : shape::inside(line, pieces[upper]))
+                    hidden.push_back(std::move(part));
+                for (auto& part : shape::outside(line, pieces[upper]))
+                    still.push_back(std::move(part));
+            }
+            for (auto& part : joined(std::move(hidden)))
+                out.push_back({std::move(part), upper});
+            rest = std::move(still);
+        }
+    }
+    return out;
+}
+
+std::vector<Region> visibleParts(const std::vector<Region>& pieces) {
+    const auto above = aboveOf(pieces);
+    std::vector<Region> out;
+    for (std::size_t i = 0; i < pieces.size(); ++i)
+        out.push_back(visiblePart(pieces[i], together(pieces, above[i])));
+    return out;
+}
+
+std::vector<std::vector<Polyline>> visibleEdges(const std::vector<Region>& pieces) {
+    const auto above = aboveOf(pieces);
+    std::vector<std::vector<Polyline>> out;
+    for (std::size_t i = 0; i < pieces.size(); ++i)
+        out.push_back(visibleEdge(pieces[i], together(pieces, above[i])));
+    return out;
+}
+
+std::vector<Region> layersOf(const std::vector<Region>& pieces) {
+    std::vector<Region> layers;
+    for (const auto& piece : pieces) {
+        if (piece.isEmpty()) continue;
+        Region carried = piece; // what comes to lie on this many layers
+        for (std::size_t k = 0; k < layers.size() && !carried.isEmpty(); ++k) {
+            Region higher = shape::intersect(layers[k], carried);
+            layers[k] = shape::unite(layers[k], carried);
+            carried = std::move(higher);
+        }
+        if (!carried.isEmpty()) layers.push_back(std::move(carried));
+    }
+    return layers;
+}
+
+} // namespace up::stack

@@ -1,0 +1,113 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "words/lay_words.hpp"
+
+#include "words/sentences.hpp"
+
+#include <algorithm>
+
+namespace up::words {
+namespace {
+
+using measure::Length;
+using plan::From;
+using plan::PlaceMeasure;
+using plan::Spot;
+
+std::string spotWords(const PlaceMeasure& m) {
+    switch (m.spot) {
+    case Spot::leftEnd: return m.isTip ? "left tip" : "left end";
+    case Spot::rightEnd: return m.isTip ? "right tip" : "right end";
+    case Spot::top: return m.isTip ? "upper tip" : "top";
+    case Spot::bottom: return m.isTip ? "lower tip" : "bottom";
+    case Spot::middle: return "middle";
+    }
+    return "";
+}
+
+std::string fromWords(const PlaceMeasure& m, measure::System units) {
+    const std::string away = measure::say(m.away, units) + " from the ";
+    switch (m.from) {
+    case From::leftEdge: return away + "left edge";
+    case From::rightEdge: return away + "right edge";
+    case From::topEdge: return away + "top edge";
+    case From::bottomEdge: return away + "bottom edge";
+    case From::uprightCrease: return "on the upright crease";
+    case From::levelCrease: return "on the level crease";
+    }
+    return "";
+}
+
+std::string called(const quilt::Block& block, std::size_t piece) {
+    return plan::calledOf(block, block.pieces[piece]);
+}
+
+} // namespace
+
+std::string measureWords(const std::vector<PlaceMeasure>& measures, measure::System units) {
+    std::string out;
+    for (std::size_t i = 0; i < measures.size(); ++i) {
+        const bool same = i > 0 && measures[i].spot == measures[i - 1].spot;
+        out += i == 0 ? "" : same ? ", " : "; ";
+        if (!same) out += spotWords(measures[i]) + " ";
+        out += fromWords(measures[i], units);
+    }
+    return out;
+}
+
+std::string tuckWords(const quilt::Block& block, const plan::LayStep& step, measure::System units) {
+    constexpr std::size_t most = 3;
+    std::vector<std::string> items;
+    for (const auto& tuck : step.tucks)
+        if (items.size() < most)
+            items.push_back(measure::say(tuck.depth, units) + " under " + called(block, tuck.upper));
+    return listed(items);
+}
+
+std::string stepWords(const quilt::Block& block, const plan::LayStep& step, measure::System units) {
+    std::string out = "Lay " + called(block, step.piece);
+    if (step.forAMoment) out += " for a moment, as a guide";
+    if (const auto where = measureWords(step.measures, units); !where.empty()) out += ": " + where;
+    out += ".";
+    const auto tucks = tuckWords(block, step, units);
+    if (!tucks.empty()) out += " It reaches " + tucks + ".";
+    if (step.guide) out += " Slide it in by " + called(block, *step.guide) + ", then lift that off again.";
+    return out;
+}
+
+std::string seamWords(const plan::SeamSum& sum, measure::System units) {
+    if (sum.cut.size() < 2) return sum.cut.empty() ? "" : measure::say(sum.cut.front(), units);
+    std::string out;
+    const bool inches = units == measure::System::inches;
+    for (std::size_t i = 0; i < sum.cut.size(); ++i)
+        out += (i ? " + " : "") + (inches ? measure::fraction(sum.cut[i]) : measure::sayMetric(sum.cut[i]));
+    const auto seams = sum.cut.size() - 1;
+    out += (inches ? std::string(" in") : "") + " less " +
+           measure::say(quilt::seamAllowance + quilt::seamAllowance, units) +
+           (seams == 1 ? " for the seam" : " for each of " + std::to_string(seams) + " seams");
+    return out + " = " + measure::say(sum.sewn, units);
+}
+
+std::string groundWords(const plan::GroundPlan& ground, measure::System units) {
+    std::string out = "Background " + measure::saySize(ground.wide, ground.high, units);
+    if (ground.along.empty()) return out + ", trimmed after stitching";
+    if (ground.uneven) out += "; its strips are not of one length";
+    const auto lacking = [&](Length by, const char* sides) {
+        if (by <= Length{}) return std::string();
+        return "; " + measure::say(by, units) + " too small: the sashing " + sides + " grows by " +
+               measure::say(Length::ofMm(by.mm() / 2), units);
+    };
+    return out + lacking(ground.shortWide, "on either side") + lacking(ground.shortHigh, "above and below");
+}
+
+std::string reasonWords(stack::Reason reason) {
+    switch (reason) {
+    case stack::Reason::said: return "as you said";
+    case stack::Reason::overlap: return "they overlap as drawn";
+    case stack::Reason::lighter: return "it is the lighter one";
+    case stack::Reason::drawn: return "as drawn";
+    case stack::Reason::forced: return "what lies on what leaves no other way";
+    }
+    return "";
+}
+
+} // namespace up::words

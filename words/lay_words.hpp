@@ -1,0 +1,33 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Laying out in words: where a piece goes, what it is tucked under, what a background is sewn from.
+#pragma once
+
+#include "core/plan/dry_lay.hpp"
+#include "core/plan/underlap_plan.hpp"
+
+#include <string>
+
+namespace up::words {
+
+/// "left tip 3 1/8 in from the left edge, on the level crease; right end 2 in from the top edge".
+[[nodiscard]] std::string measureWords(const std::vector<plan::PlaceMeasure>& measures,
+                                       measure::System units);
+
+/// "1/4 in under 5 roof and 1/8 in under 7 window"; three at most, empty when it lies on top.
+[[nodiscard]] std::string tuckWords(const quilt::Block& block, const plan::LayStep& step,
+                                    measure::System units);
+
+/// The step in one sentence: "Lay 4 beak: … ." or "Lay 5 head for a moment, as a guide: … ."
+[[nodiscard]] std::string stepWords(const quilt::Block& block, const plan::LayStep& step,
+                                    measure::System units);
+
+/// "6 + 6 + 5 in less 1/2 in for each of 2 seams = 16 in".
+[[nodiscard]] std::string seamWords(const plan::SeamSum& sum, measure::System units);
+
+/// What the background is and what it lacks.
+[[nodiscard]] std::string groundWords(const plan::GroundPlan& ground, measure::System units);
+
+/// Why one lies under the other: "it is the lighter one".
+[[nodiscard]] std::string reasonWords(stack::Reason reason);
+
+} // namespace up::words
