@@ -19,8 +19,8 @@ const up::quilt::Quilt& quilt() {
         auto out = up::bench::quiltOf(*up::intake::readSvg(up::bench::drawing(12), "many"));
         for (auto& piece : out.blocks[0].pieces) {
             const auto middle = boundsOf(*piece.outline).centre();
-            piece.place.right = Length::ofMm(middle.x * -0.45);
-            piece.place.down = Length::ofMm(middle.y * -0.45);
+            piece.place.right = Length::ofMm(middle.x * -0.62);
+            piece.place.down = Length::ofMm(middle.y * -0.62);
         }
         return out;
     }();
@@ -84,6 +84,14 @@ void doubtsAfterAMove(benchmark::State& state) {
         benchmark::DoNotOptimize(up::plan::doubtsOf(after, now, &before, &known));
 }
 BENCHMARK(doubtsAfterAMove)->Unit(benchmark::kMillisecond);
+
+void shortfalls(benchmark::State& state) {
+    const auto plan = up::plan::planBlock(quilt().blocks[0]);
+    for (auto _ : state)
+        for (std::size_t i = 0; i < plan.regions.size(); ++i)
+            benchmark::DoNotOptimize(up::stack::shortfalls(up::plan::tuckedIn(plan, i)));
+}
+BENCHMARK(shortfalls)->Unit(benchmark::kMillisecond);
 
 void allFindings(benchmark::State& state) {
     const auto plan = up::plan::planBlock(quilt().blocks[0]);

@@ -3,8 +3,11 @@
 
 #include "core/edit/edits.hpp"
 #include "core/edit/tracing.hpp"
+#include "core/mend/mend.hpp"
+#include "core/plan/judge_plan.hpp"
 #include "core/plan/lay_out.hpp"
 #include "core/plan/remains.hpp"
+#include "core/plan/stack_checks.hpp"
 #include "core/plan/trace_plan.hpp"
 #include "core/store/file.hpp"
 #include "core/store/time.hpp"
@@ -147,6 +150,63 @@ Result<Quilt> worked(Quilt quilt, BlockId id, const Sample& sample, std::int64_t
     return sample.trimmed ? edit::setTrimmed(quilt, id, time + 900) : Result<Quilt>(quilt);
 }
 
+/// What the sample's maker has left as it was drawn, so that there is something to find.
+bool isLeft(const quilt::Block& block, const check::Finding& finding) {
+    const auto* piece = find(block.pieces, finding.piece);
+    const auto* other = find(block.pieces, finding.other);
+    if (!piece || block.name != "Narrowboat") return false;
+    return (piece->name == "cabin" && other && other->name == "roof") || piece->name == "name panel";
+}
+
+/// What the sample's maker may do about a finding, the best first.
+std::vector<check::Fix> answersTo(const quilt::Block& block, const check::Finding& finding) {
+    using check::Fix;
+    using check::Kind;
+    const auto* piece = find(block.pieces, finding.piece);
+    const bool lined = piece && piece->name == "breast";
+    switch (finding.kind) {
+    case Kind::shinesThrough: return {lined ? Fix::line : Fix::accept};
+    case Kind::peeks:
+    case Kind::nearlyPeeks:
+    case Kind::reachesTooShort:
+    case Kind::merelyMeet:
+    case Kind::manyMeet: return finding.fixes;
+    default: return {};
+    }
+}
+
+std::size_t thinParts(const quilt::Block& block) {
+    std::size_t count = 0;
+    for (const auto& piece : plan::judge(block, plan::planBlock(block)).pieces)
+        count += piece.thin.size();
+    return count;
+}
+
+/// The block as its maker prepared it: tucked under, trimmed, lined; nothing that makes a part too thin.
+Result<Quilt> prepared(Quilt quilt, BlockId id) {
+    constexpr int rounds = 3; // one remedy may call for another
+    for (int round = 0; round < rounds; ++round) {
+        const auto block = *find(quilt.blocks, id);
+        const auto plan = plan::planBlock(block);
+        for (const auto& finding : plan::stackFindings(quilt, block, plan, plan::doubtsOf(block, plan))) {
+            if (isLeft(block, finding)) continue;
+            const auto before = thinParts(*find(quilt.blocks, id));
+            for (const auto fix : answersTo(block, finding)) {
+                auto next = mend::mended(quilt, finding, fix);
+                if (!next) return next;
+                if (thinParts(*find(next->blocks, id)) > before) continue;
+                quilt = std::move(*next);
+                break;
+            }
+        }
+    }
+    const auto& block = *find(quilt.blocks, id);
+    std::vector<PieceId> flame;
+    for (const auto& piece : block.pieces)
+        if (piece.name.starts_with("flame")) flame.push_back(piece.id);
+    return flame.empty() ? Result<Quilt>(std::move(quilt)) : mend::madeUnit(quilt, id, flame);
+}
+
 Result<Quilt> withSample(const Quilt& quilt, const std::string& folder, const Sample& sample) {
     const std::int64_t evening = *store::readTime(std::string(sample.day) + "T19:00:00Z");
     const auto text = store::readFile(folder + "/" + sample.file);
@@ -159,6 +219,7 @@ Result<Quilt> withSample(const Quilt& quilt, const std::string& folder, const Sa
     out = edit::addDrawing(*out, id, *drawing, {}, evening);
     if (out) out = withGrain(std::move(*out), id);
     if (out) out = edit::setBackground(*out, id, fabricNamed(*out, sample.background));
+    if (out) out = prepared(std::move(*out), id);
     if (!out || sample.upTo == Step::toTrace) return out;
     Job job;
     auto layout = plan::layOut(*out, *find(out->blocks, id), {0, 60, 1}, job);

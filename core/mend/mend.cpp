@@ -42,19 +42,56 @@ Result<Place> placeOf(const Quilt& quilt, BlockId id, PieceId piece) {
     return Place{*block, plan::planBlock(*block), static_cast<std::size_t>(number) - 1};
 }
 
+/// mm² of needles and slits too small to be seen.
+double needles(const Region& region) {
+    constexpr double thin = 0.1, fine = 0.02; // mm
+    const auto opened = [&](double by) { return shape::offset(shape::offset(region, -by, fine), by, fine); };
+    return shape::subtract(region, shape::offset(opened(thin), fine, fine)).area() +
+           shape::subtract(shape::offset(opened(-thin), -fine, fine), region).area();
+}
+
+/// Whether curves laid through its edge have made it no worse.
+bool isFaithful(const shape::Outline& smooth, const Region& region) {
+    constexpr double more = 0.01; // mm²
+    return !shape::firstCrossing(flattened(smooth)) &&
+           needles(shape::regionOf(smooth)) <= needles(region) + more;
+}
+
+/// Smooth where that can be had; else of straight stretches.
 std::optional<shape::Outline> outlineOf(const Region& region) {
     auto outlines = shape::outlinesOf(region);
     const auto size = [](const shape::Outline& o) { return std::abs(signedArea(o.edge)); };
     const auto largest = std::max_element(outlines.begin(), outlines.end(),
                                           [&](const auto& a, const auto& b) { return size(a) < size(b); });
     if (largest == outlines.end()) return std::nullopt;
-    return shape::fitted(*largest, faithful);
+    auto smooth = shape::fitted(*largest, faithful);
+    return isFaithful(smooth, shape::regionOf(*largest)) ? smooth : *largest;
+}
+
+/// Threads and slits that cutting and growing have left where the shape has changed, within `free`: there
+/// nothing narrower than a pair of scissors can follow is kept.
+Region tidied(const Region& before, const Region& after, const Region& free) {
+    constexpr double thread = 0.6, hair = 0.15, slit = 0.3, near = 1.5, lap = 0.5, fine = 0.02; // mm
+    constexpr double much = 0.25; // of the change: then the piece itself is that narrow
+    const auto opened = [&](const Region& region, double by) {
+        return shape::offset(shape::offset(region, -by, fine), by, fine);
+    };
+    const auto changed = shape::unite(shape::subtract(before, after), shape::subtract(after, before));
+    const auto zone = shape::intersect(shape::offset(opened(changed, fine), near, fine), free);
+    if (zone.isEmpty()) return after;
+    const auto whole = shape::unite(after, shape::intersect(opened(after, -slit), zone));
+    const double lost = shape::intersect(shape::subtract(whole, opened(whole, thread)), zone).area();
+    const auto broad = shape::intersect(opened(whole, lost > much * changed.area() ? hair : thread),
+                                        shape::offset(zone, lap, fine));
+    const auto out = opened(shape::unite(shape::subtract(whole, zone), broad), -hair);
+    return shape::simplified(opened(out, 2 * fine), fine);
 }
 
 /// The piece in another shape; unchanged where the shape is, or where nothing is left of it. What is cut by
-/// hand from a cut piece need not be traced again: `snipped`.
+/// hand from a cut piece need not be traced again: `snipped`. `free`: where it does not show.
 Edited reshaped(const Quilt& quilt, BlockId block, const Piece& piece, const Region& before,
-                const Region& after, bool snipped = false) {
+                const Region& changed, const Region& free, bool snipped = false) {
+    const auto after = tidied(before, changed, free);
     constexpr double nothing = 0.05; // mm²
     const auto outline = outlineOf(after);
     const double differs = shape::subtract(before, after).area() + shape::subtract(after, before).area();
@@ -85,10 +122,13 @@ Edited unpeeked(const Quilt& quilt, const Finding& finding, Fix fix) {
     const auto& upperRegion = place->plan.regions[peek->upper];
     const auto& lowerRegion = place->plan.regions[place->index];
     if (fix == Fix::trimLower)
-        return reshaped(quilt, finding.block, place->piece(), lowerRegion,
-                        stack::trimmedBack(lowerRegion, place->plan.cover[place->index], *peek), true);
+        return reshaped(
+            quilt, finding.block, place->piece(), lowerRegion,
+            stack::trimmedBack(lowerRegion, place->plan.cover[place->index], *peek),
+            shape::unite(place->plan.cover[place->index], shape::offset(peek->where, stack::peekLimit)),
+            true);
     if (fix == Fix::widenUpper)
-        return reshaped(quilt, finding.block, upper, upperRegion, stack::widened(upperRegion, *peek));
+        return reshaped(quilt, finding.block, upper, upperRegion, stack::widened(upperRegion, *peek), {});
     const auto by = stack::nudge(upperRegion, *peek);
     if (!by) return quilt;
     return edit::movePiece(quilt, finding.block, upper.id, Length::ofMm(by->x), Length::ofMm(by->y));
@@ -156,7 +196,8 @@ Edited tuckedUnder(const Quilt& quilt, BlockId id, PieceId lower, PieceId under)
     std::vector<std::size_t> uppers;
     if (const int number = plan::numberOf(place->block, under); number > 0)
         uppers.push_back(static_cast<std::size_t>(number) - 1);
-    return reshaped(quilt, id, place->piece(), place->plan.regions[place->index], grown(*place, uppers));
+    return reshaped(quilt, id, place->piece(), place->plan.regions[place->index], grown(*place, uppers),
+                    place->plan.cover[place->index]);
 }
 
 Edited tuckedUnder(const Quilt& quilt, BlockId id, plan::Below below) {
@@ -170,7 +211,8 @@ Edited tuckedUnder(const Quilt& quilt, BlockId id, plan::Below below) {
     for (; place.index < block.pieces.size(); ++place.index) {
         const auto& piece = place.piece();
         if (piece.work.step >= quilt::Step::fused || piece.liningOf) continue;
-        auto next = reshaped(*out, id, piece, place.plan.regions[place.index], grown(place, {}));
+        auto next = reshaped(*out, id, piece, place.plan.regions[place.index], grown(place, {}),
+                             place.plan.cover[place.index]);
         if (!next) return next;
         out = std::move(next);
     }
@@ -268,7 +310,7 @@ Edited runOff(const Quilt& quilt, BlockId id, PieceId pieceId) {
     carry({box.right, box.top}, {box.right, box.bottom}, {1, 0});
     carry({box.right, box.bottom}, {box.left, box.bottom}, {0, 1});
     carry({box.left, box.bottom}, {box.left, box.top}, {-1, 0});
-    auto next = reshaped(quilt, id, place->piece(), region, shape::unite(all));
+    auto next = reshaped(quilt, id, place->piece(), region, shape::unite(all), {});
     return next ? edit::setRunsOff(*next, id, pieceId, true) : next;
 }
 

@@ -235,6 +235,19 @@ Region rectangle(const Box& box) {
     return {{{{box.left, box.top}, {box.right, box.top}, {box.right, box.bottom}, {box.left, box.bottom}}}};
 }
 
+Region simplified(const Region& region, double tolerance) {
+    Rings rings;
+    for (const auto& ring : region.rings) {
+        Ring kept;
+        for (const Point p : thinned(ring, tolerance))
+            if (kept.empty() || distance(kept.back(), p) >= tolerance) kept.push_back(p);
+        while (kept.size() > 1 && distance(kept.back(), kept.front()) < tolerance)
+            kept.pop_back();
+        if (kept.size() >= 3) rings.push_back(std::move(kept));
+    }
+    return regionOf(rings, Fill::nonZero);
+}
+
 Region coveringSimplified(const Region& region, double tolerance) {
     Region grown = offset(region, tolerance, tolerance / 8);
     for (auto& ring : grown.rings)

@@ -58,6 +58,10 @@ enum class Join : std::uint8_t { round, mitre, bevel };
 
 [[nodiscard]] Region rectangle(const Box& box);
 
+/// Fewer points, each old point within `tolerance` mm of the new edge. Steps smaller than that vanish. Source:
+/// Douglas & Peucker, "Algorithms for the Reduction of the Number of Points…", 1973.
+[[nodiscard]] Region simplified(const Region& region, double tolerance);
+
 /// Fewer points, each old point within `tolerance` mm of the new edge and no piece of the region lost:
 /// grown by the tolerance first, so the result covers the region.
 [[nodiscard]] Region coveringSimplified(const Region& region, double tolerance);

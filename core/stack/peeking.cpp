@@ -41,7 +41,6 @@ public:
           m_within(within), m_limit(limit) {}
 
     std::vector<Peek> run() {
-        if (m_cover.isEmpty()) return {};
         slivers();
         edges();
         std::vector<Peek> out;
@@ -142,7 +141,10 @@ Region largestIsland(const Region& region) {
 std::vector<Peek> peeksOf(const std::vector<Region>& pieces, std::size_t piece,
                           const std::vector<std::size_t>& above, const Region& cover, const Region& visible,
                           const Region& within, double limit) {
-    return Finder(pieces, piece, above, cover, visible, within, limit).run();
+    if (cover.isEmpty() || pieces[piece].area() - visible.area() < noise) return {}; // nothing lies on it
+    const auto box = pieces[piece].bounds().grownBy(2 * limit);
+    const auto near = shape::intersect(cover, shape::rectangle(box));
+    return Finder(pieces, piece, above, near, visible, within, limit).run();
 }
 
 Region trimmedBack(const Region& lower, const Region& upper, const Peek& peek, double limit) {

@@ -4,6 +4,7 @@
 #include "core/shape/pairs.hpp"
 
 #include <algorithm>
+#include <cmath>
 
 namespace up::stack {
 namespace {
@@ -131,19 +132,46 @@ std::vector<std::vector<Polyline>> visibleEdges(const std::vector<Region>& piece
     return out;
 }
 
-std::vector<Region> layersOf(const std::vector<Region>& pieces) {
-    std::vector<Region> layers;
-    for (const auto& piece : pieces) {
-        if (piece.isEmpty()) continue;
-        Region carried = piece; // what comes to lie on this many layers
-        for (std::size_t k = 0; k < layers.size() && !carried.isEmpty(); ++k) {
-            Region higher = shape::intersect(layers[k], carried);
-            layers[k] = shape::unite(layers[k], carried);
-            carried = std::move(higher);
-        }
-        if (!carried.isEmpty()) layers.push_back(std::move(carried));
+namespace {
+
+/// Each piece is laid on those before it: what it covers of a layer is carried up to the next one.
+void layOn(std::vector<Region>& layers, Region carried) {
+    for (std::size_t k = 0; k < layers.size() && !carried.isEmpty(); ++k) {
+        Region higher = shape::intersect(layers[k], carried);
+        layers[k] = shape::unite(layers[k], carried);
+        carried = std::move(higher);
     }
-    return layers;
+    if (!carried.isEmpty()) layers.push_back(std::move(carried));
+}
+
+} // namespace
+
+/// Tile by tile, each with the few pieces that lie there; tiles of about a piece's size.
+std::vector<Region> layersOf(const std::vector<Region>& pieces) {
+    std::vector<shape::Box> boxes;
+    shape::Box all;
+    for (const auto& piece : pieces) {
+        boxes.push_back(piece.bounds());
+        all.take(boxes.back());
+    }
+    const int tiles = std::clamp(static_cast<int>(std::sqrt(static_cast<double>(pieces.size()))) - 1, 1, 24);
+    std::vector<std::vector<Region>> parts;
+    for (int t = 0; t < tiles * tiles && !all.isEmpty(); ++t) {
+        const double wide = all.width() / tiles, high = all.height() / tiles;
+        const double left = all.left + (t % tiles) * wide, top = all.top + (t / tiles) * high;
+        const shape::Box tile{left, top, left + wide, top + high};
+        std::vector<Region> layers;
+        for (std::size_t i = 0; i < pieces.size(); ++i)
+            if (boxes[i].meets(tile))
+                layOn(layers, tiles == 1 ? pieces[i] : shape::intersect(pieces[i], shape::rectangle(tile)));
+        if (layers.size() > parts.size()) parts.resize(layers.size());
+        for (std::size_t k = 0; k < layers.size(); ++k)
+            parts[k].push_back(std::move(layers[k]));
+    }
+    std::vector<Region> out;
+    for (const auto& layer : parts)
+        out.push_back(shape::unite(layer));
+    return out;
 }
 
 } // namespace up::stack

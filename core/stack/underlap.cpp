@@ -99,13 +99,38 @@ double wantedAt(double amount, double far) {
     return std::min(amount, std::max(far - farMargin, far / 2));
 }
 
+/// The line from `from` to `to` mm along it.
+Polyline cutOut(const Polyline& line, double from, double to) {
+    Polyline out{shape::pointAlong(line, from)};
+    double way = 0;
+    for (std::size_t i = 0; i + 1 < line.size(); ++i) {
+        way += shape::distance(line[i], line[i + 1]);
+        if (way > from && way < to) out.push_back(line[i + 1]);
+    }
+    out.push_back(shape::pointAlong(line, to));
+    return out;
+}
+
 class Measured {
 public:
-    Measured(const Tucked& place, double amount)
-        : m_place(place), m_amount(amount), m_far(farEdges(place)), m_hidden(hiddenEdges(place)) {}
+    Measured(const Tucked& place, double amount) : m_place(place), m_amount(amount) {}
+
+    /// Where the piece falls short, a little more on either side; neighbours are joined.
+    std::vector<Polyline> stretches() {
+        run();
+        std::vector<Polyline> out;
+        for (const auto& [border, from, to] : m_stretches)
+            if (to - from >= leastShort)
+                out.push_back(to - from >= shape::lengthOf(*border) ? *border : cutOut(*border, from, to));
+        return out;
+    }
 
     std::vector<Short> run() {
-        for (const auto& border : bordersOf(m_place.visible, m_place.cover))
+        m_borders = bordersOf(m_place.visible, m_place.cover);
+        if (m_borders.empty()) return {};
+        m_far = farEdges(m_place), m_hidden = hiddenEdges(m_place);
+        m_beneath = ringsAsLines(shape::intersect(m_place.pieces[m_place.piece], m_place.cover));
+        for (const auto& border : m_borders)
             along(border);
         std::vector<Short> out;
         for (auto& [upper, found] : m_found)
@@ -117,37 +142,61 @@ private:
     void along(const Polyline& border) {
         const double length = shape::lengthOf(border);
         const int places = std::max(3, static_cast<int>(length / pace));
+        m_widest = 0;
+        for (int i = 0; i < places; ++i)
+            m_widest = std::max(m_widest, wantedHere(shape::pointAlong(border, (i + 0.5) * length / places)));
         for (int i = 0; i < places; ++i) {
             const double at = (i + 0.5) * length / places;
             const double end =
                 isRing(border) ? m_amount / slant : std::max(0.0, std::min(at, length - at) - farMargin);
-            at_(shape::pointAlong(border, at), slant * end, length / places);
+            if (isShort(shape::pointAlong(border, at), slant * end, length / places))
+                extend(border, at, length / places);
         }
     }
 
-    /// `most`: asked for so near the border's end.
-    void at_(Point p, double most, double pieceOfBorder) {
-        if (most <= 0) return; // the border's end itself
-        const double wanted = wantedAt(m_amount, nearest(m_far, p));
+    void extend(const Polyline& border, double at, double by) {
+        const double from = std::max(0.0, at - by), to = std::min(shape::lengthOf(border), at + by);
+        if (!m_stretches.empty()) {
+            auto& last = m_stretches.back();
+            if (last.border == &border && from - last.to < m_amount) {
+                last.to = to;
+                return;
+            }
+        }
+        m_stretches.push_back({&border, from, to});
+    }
+
+    /// `most`: asked for so near the border's end. Notes what falls short.
+    bool isShort(Point p, double most, double pieceOfBorder) {
+        if (most <= 0) return false; // the border's end itself
+        const double wanted = wantedHere(p);
         const double reach = std::min(nearest(m_hidden, p), reachHere(p));
-        if (reach >= enough * std::min(wanted, most) || wanted < coarse) return;
-        if (most < m_amount && wanted < leastDepth) return; // the upper piece itself runs out there
+        if (reach >= enough * std::min(wanted, most) || wanted < coarse) return false;
+        if (wanted < leastDepth && 2 * wanted < m_widest) return false; // the upper piece runs out there
         const auto upper = upperAt(m_place, p);
-        if (!upper) return;
+        if (!upper) return true;
         auto [entry, fresh] = m_found.try_emplace(*upper, Short{m_place.piece, *upper, 0, reach, wanted, p});
         auto& found = entry->second;
         found.border += pieceOfBorder;
         if (wanted - reach > found.wanted - found.least)
             found.least = reach, found.wanted = wanted, found.spot = p;
+        return true;
     }
 
-    /// Nothing, where the piece itself ends at the border.
-    [[nodiscard]] double reachHere(Point p) const { return nearest(m_own, p) < meetingGap ? 0 : 1e9; }
+    [[nodiscard]] double wantedHere(Point p) const { return wantedAt(m_amount, nearest(m_far, p)); }
 
+    /// Nothing, where the piece is not beneath the cover at all.
+    [[nodiscard]] double reachHere(Point p) const { return nearest(m_beneath, p) < meetingGap ? 1e9 : 0; }
+
+    struct Stretch {
+        const Polyline* border;
+        double from, to; ///< mm along it
+    };
     const Tucked& m_place;
-    double m_amount;
-    std::vector<Polyline> m_far, m_hidden;
-    std::vector<Polyline> m_own = ringsAsLines(m_place.pieces[m_place.piece]);
+    double m_amount, m_widest = 0; ///< the most that is wanted along the border
+    std::vector<Polyline> m_borders, m_far, m_hidden;
+    std::vector<Stretch> m_stretches;
+    std::vector<Polyline> m_beneath; ///< round what lies beneath the cover
     std::map<std::size_t, Short> m_found;
 };
 
@@ -171,6 +220,12 @@ Region strip(const Tucked& place, const std::vector<Polyline>& borders, const st
             shape::band(edge, isRing(edge), 2 * margin, shape::Cap::butt, shape::Join::round, coarse));
     auto out = shape::intersect(shape::unite(bands), place.cover);
     return kept.empty() ? out : shape::subtract(out, shape::unite(kept));
+}
+
+/// Without corners too thin to be cut.
+Region withoutFlags(const Region& region) {
+    constexpr double flag = 0.3; // mm
+    return shape::offset(shape::offset(region, -flag, coarse), flag, coarse);
 }
 
 /// Where the upper piece is too narrow for the margin, half of the margin, and half of that.
@@ -206,23 +261,35 @@ std::vector<Polyline> bordersOf(const Region& visible, const Region& cover) {
     return lines;
 }
 
+namespace {
+/// The cover as far as it matters to the piece: the rest of large ones only takes time.
+Region coverNear(const Tucked& place, double amount) {
+    const auto box = place.visible.bounds().grownBy(amount + 2 * farMargin);
+    const auto all = place.cover.bounds();
+    const bool whole = box.holds({all.left, all.top}) && box.holds({all.right, all.bottom});
+    return whole ? place.cover : shape::intersect(place.cover, shape::rectangle(box));
+}
+} // namespace
+
 std::vector<Short> shortfalls(const Tucked& place, double amount) {
-    return Measured(place, amount).run();
+    if (place.visible.isEmpty() || place.cover.isEmpty()) return {};
+    const auto cover = coverNear(place, amount);
+    return Measured({place.pieces, place.piece, place.above, cover, place.visible}, amount).run();
 }
 
 Region grownUnder(const Tucked& place, double amount, const std::vector<std::size_t>& under) {
     const auto& piece = place.pieces[place.piece];
-    auto borders = bordersOf(place.visible, place.cover);
+    if (place.visible.isEmpty() || place.cover.isEmpty()) return piece;
+    auto borders = Measured(place, amount).stretches();
     if (!under.empty()) {
         const auto wanted = shape::offset(together(place.pieces, under), meetingGap, coarse);
         borders = clipped(borders, wanted, true);
     }
     if (borders.empty()) return piece;
-    const auto more = strips(place, borders, amount);
-    std::vector<Region> parts{piece, more};
+    std::vector<Region> parts{piece, strips(place, borders, amount)};
     for (const auto& border : borders) // rounding may leave a slit between the two
         parts.push_back(shape::band(border, isRing(border), slit / 8));
-    auto grown = shape::unite(parts);
+    auto grown = shape::unite(piece, withoutFlags(shape::unite(parts)));
     if (shape::islands(grown).size() > shape::islands(piece).size()) {
         const auto hair = shape::intersect(shape::offset(place.visible, meetingGap, coarse),
                                            shape::offset(place.cover, meetingGap, coarse));

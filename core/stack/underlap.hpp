@@ -48,7 +48,8 @@ inline constexpr double leastShort = 25.4 / 4;
 /// may come in from one side.
 [[nodiscard]] std::vector<Short> shortfalls(const Tucked& place, double amount = usualUnderlap);
 
-/// The piece grown beneath those above it, by `amount` mm at right angles to its borders, never within
+/// The piece grown beneath those above it where it falls short, by `amount` mm at right angles to its borders,
+/// never within
 /// `farMargin` (or, where the upper piece is narrow, a fraction of its width) of where it would come out
 /// again; a hair between it and the upper piece is bridged. What shows stays as it is. Only borders with one
 /// of `under` grow; all of them when it is empty. Without borders: as it is.

@@ -2,6 +2,7 @@
 #include "core/stack/units.hpp"
 
 #include <algorithm>
+#include <map>
 #include <set>
 
 namespace up::stack {
@@ -17,8 +18,17 @@ constexpr double mostTuck = 0.6;
 struct Links {
     explicit Links(const Stack& stack) : uppers(stack.step.size()), lowers(stack.step.size()) {
         for (const auto& o : stack.overlaps)
-            uppers[o.lower].push_back(o.upper), lowers[o.upper].push_back(o.lower);
+            uppers[o.lower].push_back(o.upper), lowers[o.upper].push_back(o.lower),
+                shared[{o.lower, o.upper}] = o.area;
     }
+    /// At most so much of the piece lies on those.
+    [[nodiscard]] double most(std::size_t piece, const std::vector<std::size_t>& on) const {
+        double area = 0;
+        for (const std::size_t lower : on)
+            if (const auto pair = shared.find({lower, piece}); pair != shared.end()) area += pair->second;
+        return area;
+    }
+    std::map<std::pair<std::size_t, std::size_t>, double> shared; ///< by lower and upper, mm²
     std::vector<std::vector<std::size_t>> uppers, lowers;
 };
 
@@ -53,7 +63,7 @@ std::vector<std::size_t> carriedBy(std::size_t base, const std::vector<Region>& 
     std::vector<Region> under{pieces[base]};
     const auto above = reached({base}, links.uppers);
     for (const std::size_t i : above) {
-        if (onTop(pieces[i], under) < liesOn) continue;
+        if (links.most(i, out) < liesOn * pieces[i].area() || onTop(pieces[i], under) < liesOn) continue;
         out.push_back(i);
         under.push_back(pieces[i]);
     }
