@@ -39,7 +39,8 @@ void checks(benchmark::State& state) {
     const auto& block = quilt.blocks[static_cast<std::size_t>(state.range(0))];
     const auto plan = up::plan::planBlock(block);
     for (auto _ : state)
-        benchmark::DoNotOptimize(up::plan::checkBlock(quilt, block, plan, up::plan::judge(block, plan)));
+        benchmark::DoNotOptimize(up::plan::checkBlock(quilt, block, plan, up::plan::judge(block, plan),
+                                                      up::plan::doubtsOf(block, plan)));
     state.SetLabel(block.name);
 }
 

@@ -35,7 +35,8 @@ void importAndAllJudgements(benchmark::State& state) {
         const auto quilt = bench::quiltOf(*intake::readSvg(text, "bench.svg"));
         const auto plan = plan::planBlock(quilt.blocks[0]);
         const auto judged = plan::judge(quilt.blocks[0], plan);
-        benchmark::DoNotOptimize(plan::checkBlock(quilt, quilt.blocks[0], plan, judged));
+        benchmark::DoNotOptimize(
+            plan::checkBlock(quilt, quilt.blocks[0], plan, judged, plan::doubtsOf(quilt.blocks[0], plan)));
     }
 }
 

@@ -4,7 +4,9 @@
 #include "app/window/window.hpp"
 #include "app/canvas/mat.hpp"
 #include "app/look/look.hpp"
+#include "benchmarks/many.hpp"
 #include "core/plan/lay_out.hpp"
+#include "intake/svg/svg.hpp"
 #include "output/pdf/pdf.hpp"
 
 #include <QApplication>
@@ -87,6 +89,31 @@ void dragOnWeb(benchmark::State& state) {
     state.SetLabel(std::to_string(session.block()->pieces.size()) + " pieces");
 }
 
+/// 300 pieces that lie on each other, one of them dragged, with what peeks out and falls short told at every
+/// step.
+void dragInLay(benchmark::State& state) {
+    auto quilt = up::bench::quiltOf(*up::intake::readSvg(up::bench::drawing(12), "many"));
+    auto& pieces = quilt.blocks[0].pieces;
+    pieces.resize(300);
+    for (auto& piece : pieces) {
+        const auto middle = boundsOf(*piece.outline).centre();
+        piece.place.right = up::measure::Length::ofMm(middle.x * -0.62);
+        piece.place.down = up::measure::Length::ofMm(middle.y * -0.62);
+    }
+    auto& session = window->session();
+    session.startNew(std::move(quilt));
+    session.goTo(up::app::View::lay);
+    const auto piece = session.block()->pieces[150].id;
+    session.choosePiece(piece);
+    settle();
+    double way = 2; // mm
+    for (auto _ : state) {
+        emit window->mat().dragged(piece.value, way, 0, false);
+        settle();
+        way = -way;
+    }
+}
+
 } // namespace
 
 int main(int count, char** words) {
@@ -109,6 +136,10 @@ int main(int count, char** words) {
         ->Unit(benchmark::kMillisecond);
     benchmark::RegisterBenchmark("drag on the web", static_cast<void (*)(benchmark::State&)>(dragOnWeb))
         ->Unit(benchmark::kMillisecond);
+    benchmark::RegisterBenchmark("drag in Lay, 300 pieces",
+                                 static_cast<void (*)(benchmark::State&)>(dragInLay))
+        ->Unit(benchmark::kMillisecond)
+        ->UseRealTime();
     benchmark::RegisterBenchmark("view", static_cast<void (*)(benchmark::State&)>(view))
         ->DenseRange(0, 8)
         ->UseManualTime()

@@ -13,6 +13,11 @@ using plan::From;
 using plan::PlaceMeasure;
 using plan::Spot;
 
+/// Without scant and generous: a hand lays no closer.
+std::string plainly(Length length, measure::System units) {
+    return units == measure::System::inches ? measure::fraction(length) + " in" : measure::sayMetric(length);
+}
+
 std::string spotWords(const PlaceMeasure& m) {
     switch (m.spot) {
     case Spot::leftEnd: return m.isTip ? "left tip" : "left end";
@@ -25,7 +30,7 @@ std::string spotWords(const PlaceMeasure& m) {
 }
 
 std::string fromWords(const PlaceMeasure& m, measure::System units) {
-    const std::string away = measure::say(m.away, units) + " from the ";
+    const std::string away = plainly(m.away, units) + " from the ";
     switch (m.from) {
     case From::leftEdge: return away + "left edge";
     case From::rightEdge: return away + "right edge";
@@ -56,10 +61,12 @@ std::string measureWords(const std::vector<PlaceMeasure>& measures, measure::Sys
 
 std::string tuckWords(const quilt::Block& block, const plan::LayStep& step, measure::System units) {
     constexpr std::size_t most = 3;
+    constexpr Length deep = Length::ofInches(1, 1); // nobody measures there
     std::vector<std::string> items;
     for (const auto& tuck : step.tucks)
         if (items.size() < most)
-            items.push_back(measure::say(tuck.depth, units) + " under " + called(block, tuck.upper));
+            items.push_back((tuck.depth > deep ? "well" : plainly(tuck.depth, units)) +
+                            std::string(" under ") + called(block, tuck.upper));
     return listed(items);
 }
 

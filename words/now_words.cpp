@@ -2,9 +2,11 @@
 #include "words/now_words.hpp"
 
 #include "core/base/text.hpp"
+#include "words/lay_words.hpp"
 #include "words/sentences.hpp"
 
 #include <algorithm>
+#include <cctype>
 
 namespace up::words {
 namespace {
@@ -107,7 +109,7 @@ private:
             return {"Clean cut " + pieces + ".",
                     "Web and fabric together, exactly on the line, so the glue reaches the edge.",
                     "Clean cut done", caution};
-        case Step::laid: return {"Peel the paper and lay " + pieces + ".", beneathWords(), "Laid", caution};
+        case Step::laid: return {"Peel the paper and lay " + pieces + ".", placeWords(), "Laid", caution};
         case Step::fused:
             return {"Fuse " + pieces + ".", "Press, lift, move; don't slide. " + leaflet(true), "Fused",
                     caution};
@@ -116,8 +118,8 @@ private:
                     "Edges hold", caution};
         case Step::stitched:
             return {"Stitch " + pieces + " with " + thread() + " thread.",
-                    "The lowest first: the stitching above covers its starts and stops.", "Stitched",
-                    caution};
+                    "The lowest first: the stitching above covers its starts and stops." + afterStitching(),
+                    "Stitched", caution};
         }
         return {};
     }
@@ -129,10 +131,27 @@ private:
                  : "";
     }
 
-    [[nodiscard]] std::string beneathWords() const {
-        return plan::numberOf(m_block, m_now.pieces.front()) == 1
-                   ? "It goes on the background first; check it against the creases."
-                   : "Everything beneath it is in place; tuck it by the placement sheet.";
+    /// Where it goes, in numbers, and what it is tucked under.
+    [[nodiscard]] std::string placeWords() const {
+        if (!m_now.lay) return "";
+        std::string out = measureWords(m_now.lay->measures, m_quilt.units);
+        if (!out.empty()) {
+            out += ". ";
+            out.front() = static_cast<char>(std::toupper(static_cast<unsigned char>(out.front())));
+        }
+        if (const auto tucks = tuckWords(m_block, *m_now.lay, m_quilt.units); !tucks.empty())
+            out += "It reaches " + tucks + ". ";
+        if (m_now.lay->guide)
+            out += "Lay " + plan::calledOf(m_block, m_block.pieces[*m_now.lay->guide]) +
+                   " for a moment to find its place.";
+        return out;
+    }
+
+    [[nodiscard]] std::string afterStitching() const {
+        const auto* piece = find(m_block.pieces, m_now.pieces.front());
+        return piece && piece->shine == quilt::Shine::cutAway
+                   ? " Afterwards cut away what lies behind it, ¼ in inside the stitching."
+                   : "";
     }
 
     const quilt::Quilt& m_quilt;

@@ -88,6 +88,8 @@ std::string_view pattern(Code code) {
         return "These cannot be fused together first: “{0}” has to go between them. Take it into the unit, "
                "or "
                "leave out what lies over it.";
+    case Code::othersMind:
+        return "“{0}” cannot go over “{1}”: {2} would have to lie both over and under it. Move that first.";
     case Code::cannotUntie: return "{0} all meet in one place, where no cut helps. Put one of them lower.";
     case Code::nothingToLine: return "“{0}” is too small for a lining. Cut away what lies behind it instead.";
     case Code::stopped: return "Stopped.";

@@ -13,8 +13,8 @@ void Derived::reset(const quilt::Quilt* quilt, const quilt::Block* block) {
     fresh.m_blockPlan = std::move(m_blockPlan);
     fresh.m_planned = std::move(m_planned);
     fresh.m_doubts = std::move(m_doubts);
-    fresh.m_planDoubted = std::move(m_planDoubted);
-    fresh.m_doubtedWith = m_doubtedWith;
+    fresh.m_steps = std::move(m_steps);
+    fresh.m_stepsOn = m_stepsOn;
     fresh.m_judgedPieces = std::move(m_judgedPieces);
     *this = std::move(fresh);
     m_quilt = quilt;
@@ -27,27 +27,41 @@ const plan::BlockPlan& Derived::block() {
     if (m_block)
         for (const auto& piece : m_block->pieces)
             from.emplace_back(piece.outline, piece.place);
-    const auto& said = m_block ? m_block->over : std::vector<quilt::Over>{};
-    if (m_blockPlan && from == m_planned && m_blockPlan->said == said) return *m_blockPlan;
+    const bool sameWishes = m_blockPlan && m_block && m_blockPlan->said == m_block->over &&
+                            m_blockPlan->underlap == m_block->underlap;
+    if (from == m_planned && sameWishes) return *m_blockPlan;
     m_planned = std::move(from);
-    auto next =
-        m_block ? plan::planBlock(*m_block, m_blockPlan ? &*m_blockPlan : nullptr) : plan::BlockPlan{};
-    // Doubts are of a plan: the one they were found in is kept until they are asked for again.
-    if (m_doubts && !m_planDoubted) m_planDoubted = std::move(m_blockPlan);
-    m_blockPlan = std::move(next);
+    m_blockPlan = std::make_shared<const plan::BlockPlan>(
+        m_block ? plan::planBlock(*m_block, m_blockPlan.get()) : plan::BlockPlan{});
     return *m_blockPlan;
 }
 
 const plan::Doubts& Derived::doubts() {
-    const auto& now = block();
-    if (m_doubts && !m_planDoubted && m_doubtedWith == underlap()) return *m_doubts;
-    const bool known = m_doubts && m_planDoubted && m_doubtedWith == underlap();
-    m_doubts = m_block ? plan::doubtsOf(*m_block, now, known ? &*m_planDoubted : nullptr,
-                                        known ? &*m_doubts : nullptr)
-                       : plan::Doubts{};
-    m_planDoubted.reset();
-    m_doubtedWith = underlap();
-    return *m_doubts;
+    const auto& plan = block();
+    if (m_doubts && m_doubts->of == m_blockPlan) return m_doubts->found;
+    auto found = !m_block  ? plan::Doubts{}
+                 : m_doubts ? plan::doubtsOf(*m_block, plan, m_doubts->of.get(), &m_doubts->found)
+                            : plan::doubtsOf(*m_block, plan);
+    m_doubts = {m_blockPlan, std::move(found)};
+    return m_doubts->found;
+}
+
+const plan::GroundPlan& Derived::ground() {
+    if (!m_ground) m_ground = m_block ? plan::planGround(*m_block) : plan::GroundPlan{};
+    return *m_ground;
+}
+
+const std::vector<plan::LayStep>& Derived::laySteps() {
+    const auto& plan = block();
+    const auto on = std::pair(ground().box, m_block ? m_block->ground : quilt::Ground{});
+    const bool sameGround = m_steps && m_stepsOn == on;
+    if (sameGround && m_steps->of == m_blockPlan) return m_steps->found;
+    auto found = sameGround
+                     ? plan::laySteps(plan, ground(), m_steps->of.get(), &m_steps->found)
+                     : plan::laySteps(plan, ground());
+    m_steps = {m_blockPlan, std::move(found)};
+    m_stepsOn = on;
+    return m_steps->found;
 }
 
 /// From the plan before where nothing has changed: a drag works out one chunk at a time.

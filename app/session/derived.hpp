@@ -5,6 +5,7 @@
 
 #include "core/plan/by_hand.hpp"
 #include "core/plan/doubts.hpp"
+#include "core/plan/dry_lay.hpp"
 #include "core/plan/judge_plan.hpp"
 #include "core/plan/now_plan.hpp"
 #include "core/plan/stitch_plan.hpp"
@@ -25,6 +26,9 @@ public:
     [[nodiscard]] const plan::BlockPlan& block();
     /// What peeks out and what does not reach under; kept up with a drag.
     [[nodiscard]] const plan::Doubts& doubts();
+    [[nodiscard]] const plan::GroundPlan& ground();
+    /// How each piece is laid, by position; kept up with a drag.
+    [[nodiscard]] const std::vector<plan::LayStep>& laySteps();
     [[nodiscard]] const plan::TracePlan& trace();
     /// Of the layout that is chosen.
     [[nodiscard]] const std::vector<plan::TooClose>& tooClose();
@@ -42,14 +46,19 @@ private:
     [[nodiscard]] plan::TracePlan planned() const;
     const quilt::Quilt* m_quilt = nullptr;
     const quilt::Block* m_block = nullptr;
-    std::optional<plan::BlockPlan> m_blockPlan;
+    std::shared_ptr<const plan::BlockPlan> m_blockPlan;
     /// What the block plan was worked out from: it outlives changes of anything else.
     std::vector<std::pair<Shared<shape::Outline>, quilt::Placement>> m_planned;
     bool m_blockIsPlanned = false; ///< since the last reset
-    [[nodiscard]] measure::Length underlap() const { return m_block ? m_block->underlap : measure::Length{}; }
-    std::optional<plan::Doubts> m_doubts;
-    std::optional<plan::BlockPlan> m_planDoubted; ///< what they were found in, if it is not the present plan
-    measure::Length m_doubtedWith;
+    /// What was found, and in which plan: the next one starts from there.
+    template<class T> struct Found {
+        std::shared_ptr<const plan::BlockPlan> of;
+        T found;
+    };
+    std::optional<Found<plan::Doubts>> m_doubts;
+    std::optional<Found<std::vector<plan::LayStep>>> m_steps;
+    std::pair<shape::Box, quilt::Ground> m_stepsOn; ///< the ground they were measured on
+    std::optional<plan::GroundPlan> m_ground;
     std::optional<plan::TracePlan> m_trace, m_traceBefore;
     std::optional<std::vector<plan::TooClose>> m_tooClose;
     std::optional<plan::StitchPlan> m_stitch;

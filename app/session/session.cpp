@@ -66,13 +66,34 @@ void Session::chooseBlock(BlockId id) {
     if (m_block == id) return;
     m_block = id;
     m_piece = {};
+    m_section.reset();
     settle();
     emit changed(Change::quilt);
 }
 
 void Session::choosePiece(PieceId id) {
-    if (m_piece == id) return;
+    const bool pointed = !m_pointed.where.isEmpty() || m_pointed.spot;
+    m_pointed = {};
+    if (m_piece == id && !pointed) return;
     m_piece = id;
+    emit changed(Change::place);
+}
+
+void Session::pointAt(PieceId piece, shape::Region where, std::optional<shape::Point> spot) {
+    m_piece = piece;
+    m_pointed = {std::move(where), spot};
+    emit changed(Change::place);
+}
+
+Session::Section Session::section() const {
+    const auto* owner = block();
+    if (m_section || !owner) return m_section.value_or(Section{});
+    const double middle = owner->height.mm() / 2;
+    return {{0, middle}, {owner->width.mm(), middle}};
+}
+
+void Session::setSection(const Section& section) {
+    m_section = section;
     emit changed(Change::place);
 }
 
@@ -166,6 +187,7 @@ void Session::complain(const Error& error) {
 
 /// Block and piece that are looked at may be gone; another takes their place.
 void Session::settle() {
+    m_pointed = {};
     if (!block()) m_block = quilt().blocks.empty() ? BlockId{} : quilt().blocks.front().id;
     if (!piece()) m_piece = {};
     m_derived.reset(&quilt(), block());

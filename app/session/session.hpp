@@ -51,6 +51,20 @@ public:
     void chooseBlock(BlockId block);
     /// None: nothing is chosen.
     void choosePiece(PieceId piece);
+    /// Chooses the piece and shows a place on it, until something else is looked at or changes.
+    void pointAt(PieceId piece, shape::Region where, std::optional<shape::Point> spot);
+    struct Pointed {
+        shape::Region where;
+        std::optional<shape::Point> spot;
+    };
+    [[nodiscard]] const Pointed& pointed() const { return m_pointed; }
+    /// The line across the block along which the stack is shown from the side, mm on the block.
+    struct Section {
+        shape::Point from, to;
+    };
+    /// As it was drawn; else level through the middle of the block.
+    [[nodiscard]] Section section() const;
+    void setSection(const Section& section);
     void turnOver();
     void showTemplates(bool templates);
 
@@ -93,6 +107,8 @@ private:
     View m_view = View::landing;
     BlockId m_block;
     PieceId m_piece;
+    Pointed m_pointed;
+    std::optional<Section> m_section;
     bool m_turnedOver = false, m_templates = false;
 };
 

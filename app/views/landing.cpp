@@ -18,7 +18,7 @@ Panel wallPanel(const quilt::Quilt& quilt, const quilt::Block& block, bool chose
     panel.done = block.trimmed;
     panel.chosen = chosen;
     panel.hasStair = true;
-    panel.layers.push_back(backgroundLayer(quilt, block, false));
+    panel.layers.push_back(backgroundLayer(quilt, block, plan::planGround(block), false));
     sheet::Layer pieces{"pieces", {}, {}, plan::finishedBox(block)};
     for (const auto& piece : block.pieces) {
         pieces.items.push_back(pieceShape(quilt, piece, 1.0));

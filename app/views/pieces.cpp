@@ -52,20 +52,18 @@ std::string numbersOf(const quilt::Block& block, const std::vector<PieceId>& pie
     return words::numbersWords(block, pieces);
 }
 
-sheet::Layer backgroundLayer(const quilt::Quilt& quilt, const quilt::Block& block, bool creases) {
+sheet::Layer backgroundLayer(const quilt::Quilt& quilt, const quilt::Block& block,
+                             const plan::GroundPlan& ground, bool creases) {
     const Colour cloth = colourOf(quilt, block.background);
     const Colour faint = mixed(cloth, luminance(cloth) > 0.25 ? look::ink : look::panel, 0.35);
     sheet::Layer layer{"background", {}, {}, plan::cutBox(block)};
-    layer.items.push_back(sheet::box(plan::cutBox(block), cloth, {}));
-    const double w = block.width.mm(), h = block.height.mm();
-    if (creases) {
-        const Pen crease{faint, 0.2, Dash::dashed};
-        for (const auto& [a, b] : {std::pair{shape::Point{w / 2, 0}, shape::Point{w / 2, h}},
-                                   {{0, h / 2}, {w, h / 2}},
-                                   {{0, 0}, {w, h}},
-                                   {{w, 0}, {0, h}}})
-            layer.items.push_back(sheet::line(a, b, crease));
-    }
+    for (const auto& patch : ground.patches)
+        layer.items.push_back(sheet::box(patch.box, colourOf(quilt, patch.fabric), {}));
+    for (const auto& [a, b] : ground.seams)
+        layer.items.push_back(sheet::line(a, b, Pen{faint, 0.35, Dash::solid}));
+    if (creases)
+        for (const auto& [a, b] : ground.creases)
+            layer.items.push_back(sheet::line(a, b, Pen{faint, 0.2, Dash::dashed}));
     return layer;
 }
 
@@ -106,6 +104,21 @@ void addDotted(sheet::Layer& layer, const quilt::Piece& piece, const shape::Tran
     layer.items.push_back(sheet::Shape{std::move(lines), std::nullopt, Pen{look::rust, 0.8, Dash::dotted}});
 }
 
+void addPointed(sheet::Layer& layer, const Look& look) {
+    const auto& pointed = look.pointed;
+    if (!pointed.where.isEmpty())
+        layer.items.push_back(sheet::Shape{sheet::contoursOf(pointed.where), look::rust,
+                                           Pen{look::rust, 0.9, Dash::solid}, 0, 0.7});
+    if (!pointed.spot) return;
+    constexpr double radius = 7; // mm
+    shape::Ring ring;
+    for (int i = 0; i < 48; ++i)
+        ring.push_back(*pointed.spot + shape::Point{std::cos(i * 0.1309), std::sin(i * 0.1309)} * radius);
+    for (const auto& [colour, width] : {std::pair{look::panel, 2.0}, std::pair{look::rust, 1.0}})
+        layer.items.push_back(
+            sheet::Shape{{shape::contourThrough(ring)}, std::nullopt, Pen{colour, width, Dash::solid}});
+}
+
 void addChosen(sheet::Layer& layer, const Look& look) {
     const auto* piece = find(look.block.pieces, look.chosen);
     if (!piece) return;
@@ -131,7 +144,7 @@ Panel blockPanel(const Look& look, quilt::Step step, bool creases) {
     Panel panel;
     panel.side = Side::front;
     panel.box = plan::cutBox(look.block);
-    panel.layers.push_back(backgroundLayer(look.quilt, look.block, creases));
+    panel.layers.push_back(backgroundLayer(look.quilt, look.block, look.derived.ground(), creases));
     sheet::Layer pieces{"pieces", {}, {}, plan::cutBox(look.block)};
     for (const auto& piece : look.block.pieces) {
         const bool done = piece.work.step >= step;
@@ -146,6 +159,7 @@ Panel blockPanel(const Look& look, quilt::Step step, bool creases) {
     panel.layers.push_back(seamLayer(look.block));
     sheet::Layer over{"chosen", {}, {}, plan::cutBox(look.block)};
     addChosen(over, look);
+    addPointed(over, look);
     panel.layers.push_back(std::move(over));
     panel.layers.push_back(flagLayer(look));
     return panel;

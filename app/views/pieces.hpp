@@ -19,11 +19,9 @@ namespace up::app {
 /// "3, 5 and 8".
 [[nodiscard]] std::string numbersOf(const quilt::Block& block, const std::vector<PieceId>& pieces);
 
-/// The finished block, and with its seam allowance.
-
-/// Background cloth over the cut size, seam line and, if wanted, creases.
+/// Background cloth with its seams and, if wanted, creases, over the cut size.
 [[nodiscard]] sheet::Layer backgroundLayer(const quilt::Quilt& quilt, const quilt::Block& block,
-                                           bool creases);
+                                           const plan::GroundPlan& ground, bool creases);
 
 /// One piece where it lies on the block, with its inner marks.
 [[nodiscard]] sheet::Shape pieceShape(const quilt::Quilt& quilt, const quilt::Piece& piece, double opacity);
@@ -31,6 +29,8 @@ namespace up::app {
 void addDotted(sheet::Layer& layer, const quilt::Piece& piece, const shape::Transform& by, Colour ground);
 void addMarks(sheet::Layer& layer, const quilt::Piece& piece, const shape::Transform& by, Colour colour);
 
+/// What a check points at.
+void addPointed(sheet::Layer& layer, const Look& look);
 /// Brass outline round the chosen piece.
 void addChosen(sheet::Layer& layer, const Look& look);
 

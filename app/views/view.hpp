@@ -15,6 +15,8 @@ struct Look {
     const plan::Now& next;
     PieceId chosen;
     bool templates;
+    const Session::Pointed& pointed;
+    Session::Section section;
 };
 
 struct Row {
@@ -33,6 +35,9 @@ struct ViewParts {
     Scene scene;
     Rows rows;
 };
+
+/// Tags of the section's ends on the mat, A and B; no piece has such an id.
+inline constexpr std::uint32_t sectionEndA = 0xFFFFFFF0, sectionEndB = 0xFFFFFFF1;
 
 /// The current view; Landing, Stash and Logbook don't need a block.
 [[nodiscard]] ViewParts partsFor(Session& session);

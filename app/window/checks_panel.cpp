@@ -6,7 +6,7 @@
 #include "core/mend/mend.hpp"
 #include "words/sentences.hpp"
 
-#include <QHBoxLayout>
+#include <QGridLayout>
 #include <QLabel>
 #include <QPushButton>
 #include <QScrollArea>
@@ -61,20 +61,22 @@ QWidget* ChecksPanel::rowFor(const check::Finding& finding) {
     text->setText((blocked ? "✖ " : "? ") + QString::fromStdString(words::sentence(finding)));
     text->setStyleSheet(blocked ? "color: #B03A25; font-weight: 700;" : "color: #7A5A00;");
     column->addWidget(text);
-    auto* buttons = new QHBoxLayout;
+    auto* buttons = new QGridLayout; // two in a row: more are wider than the panel
     column->addLayout(buttons);
-    if (finding.piece) {
-        auto* show = named(new QPushButton("Show", row), "check.show");
-        connect(show, &QPushButton::clicked, this,
-                [this, piece = finding.piece] { m_session.choosePiece(piece); });
-        buttons->addWidget(show);
-    }
-    for (const auto how : finding.fixes) {
-        auto* mend = named(new QPushButton(QString::fromStdString(words::fixWords(how)), row), "check.fix");
-        connect(mend, &QPushButton::clicked, this, [this, finding, how] { fix(finding, how); });
-        buttons->addWidget(mend);
-    }
-    buttons->addStretch();
+    int count = 0;
+    const auto add = [&](const QString& text, const char* key) {
+        auto* button = named(new QPushButton(text, row), key);
+        buttons->addWidget(button, count / 2, count % 2);
+        ++count;
+        return button;
+    };
+    if (finding.piece || !finding.where.isEmpty())
+        connect(add("Show", "check.show"), &QPushButton::clicked, this,
+                [this, finding] { m_session.pointAt(finding.piece, finding.where, finding.spot); });
+    for (const auto how : finding.fixes)
+        connect(add(QString::fromStdString(words::fixWords(how)), "check.fix"), &QPushButton::clicked, this,
+                [this, finding, how] { fix(finding, how); });
+    buttons->setColumnStretch(2, 1);
     return row;
 }
 

@@ -18,6 +18,7 @@ Menus::Menus(Window& window) : QObject(&window), m_window(window) {
     buildFile();
     buildEdit();
     buildPiece();
+    buildStack();
     buildWeb();
     buildView();
     buildKeys();
@@ -104,6 +105,26 @@ void Menus::buildPiece() {
     menu->addSeparator();
     add(menu, "piece.which", "&Which piece is this?…", QKeySequence("Ctrl+F"), [&] { shapes.findPiece(); });
     add(menu, "piece.turning", "Why it is &traced mirrored…", {}, [&] { shapes.showTurning(); });
+}
+
+void Menus::buildStack() {
+    auto* menu = m_window.menuBar()->addMenu("&Stack");
+    auto& stack = m_window.m_stack;
+    add(menu, "stack.number", "&Number anew", {}, [&] { stack.numberAnew(); });
+    add(menu, "stack.tuck", "&Tuck all under, as drawn", QKeySequence("Ctrl+T"),
+        [&] { stack.tuckAll(plan::Below::drawn); });
+    add(menu, "stack.tuckLight", "Tuck all under, the &lighter below", {},
+        [&] { stack.tuckAll(plan::Below::lighter); });
+    menu->addSeparator();
+    add(menu, "stack.line", "L&ine the piece", {}, [&] { stack.line(); });
+    add(menu, "stack.unit", "&Unit: fuse together first, or not", QKeySequence("U"),
+        [&] { stack.toggleUnit(); });
+    menu->addSeparator();
+    add(menu, "stack.lock", "Lock or unloc&k where it lies", QKeySequence("K"), [&] { stack.toggleLock(); });
+    add(menu, "stack.centre", "&Centre by its box", QKeySequence("C"),
+        [&] { stack.centre(plan::Centre::box); });
+    add(menu, "stack.weigh", "Centre by &weight", QKeySequence("Shift+C"),
+        [&] { stack.centre(plan::Centre::weight); });
 }
 
 void Menus::buildWeb() {

@@ -23,6 +23,7 @@ private:
     void buildFile();
     void buildEdit();
     void buildPiece();
+    void buildStack();
     void buildWeb();
     void buildView();
     void buildKeys();

@@ -12,9 +12,11 @@
 #include "app/window/press_timer.hpp"
 #include "app/window/rail.hpp"
 #include "app/window/rows_panel.hpp"
+#include "app/window/section_strip.hpp"
 #include "app/window/stair.hpp"
 #include "app/window/tool_row.hpp"
 #include "app/window/ways_strip.hpp"
+#include "core/plan/doubts.hpp"
 #include "words/sentences.hpp"
 
 #include <QAbstractButton>
@@ -36,7 +38,7 @@ Window::Window(WindowOptions options)
       m_session(std::move(options.clock)), m_checker(m_session), m_layout(m_session),
       m_scanner(options.scannedPage), m_imports(m_session, m_asker, m_scanner),
       m_tracing(m_session, m_layout, m_asker), m_commands(m_session, m_layout, m_asker, m_imports, m_tracing),
-      m_sheets(m_session, m_asker, options.folder), m_shapes(m_session, m_asker),
+      m_sheets(m_session, m_asker, options.folder), m_shapes(m_session, m_asker), m_stack(m_session),
       m_files(m_session, m_asker, options.folder),
       m_autosave(m_session, options.folder, options.autosaveDelay) {
     auto* centre = new QWidget(this);
@@ -60,6 +62,7 @@ Window::Window(WindowOptions options)
         if (m_session.view() == View::draw) showView();
     });
     connect(&m_shapes, &ShapeCommands::told, this, [this](const QString& sentence) { say(sentence, false); });
+    connect(&m_stack, &StackCommands::told, this, [this](const QString& sentence) { say(sentence, false); });
     connect(&m_imports, &ImportCommands::told, this,
             [this](const QString& sentence) { say(sentence, false); });
     connect(&m_imports.reading(), &Reading::runningChanged, m_says, [this](bool running) {
@@ -115,6 +118,9 @@ QWidget* Window::buildMiddle() {
     column->addWidget(new ReadingStrip(m_imports.reading(), middle));
     column->addWidget(m_mat, 1);
     column->addWidget(new WaysStrip(m_session, m_layout, m_tracing, middle));
+    auto* section = named(new SectionStrip(m_session, middle), "section");
+    connect(section, &SectionStrip::told, this, [this](const QString& sentence) { say(sentence, false); });
+    column->addWidget(section);
     column->addWidget(m_log, 1);
     return middle;
 }
@@ -143,6 +149,7 @@ QWidget* Window::buildRight() {
 
 void Window::connectMat() {
     connect(m_mat, &Mat::clicked, this, [this](std::uint32_t tag) {
+        if (tag == sectionEndA || tag == sectionEndB) return;
         if (m_session.view() != View::landing) m_session.choosePiece(PieceId{tag});
     });
     connect(m_mat, &Mat::panelClicked, this, [this](std::uint32_t tag) {
@@ -151,6 +158,7 @@ void Window::connectMat() {
     });
     connect(m_mat, &Mat::dragged, this, [this](std::uint32_t tag, double right, double down, bool alone) {
         if (m_session.view() == View::trace) return m_tracing.move(PieceId{tag}, right, down, alone, dragKey);
+        if (tag == sectionEndA || tag == sectionEndB) return dragSection(tag == sectionEndA, right, down);
         move(right, down, "drag " + std::to_string(tag));
     });
     connect(m_mat, &Mat::dropped, this, [this] {
@@ -163,6 +171,17 @@ void Window::connectMat() {
         if (m_session.view() == View::trace && m_session.piece())
             m_tracing.move(m_session.piece()->id, right * step, down * step, false, "nudge on the web");
     });
+}
+
+/// The ends stay within what is cut, so that they can be taken hold of again.
+void Window::dragSection(bool first, double right, double down) {
+    if (!m_session.block()) return;
+    auto section = m_session.section();
+    auto& end = first ? section.from : section.to;
+    const auto box = plan::cutBox(*m_session.block());
+    end.x = std::clamp(end.x + (m_session.turnedOver() ? -right : right), box.left, box.right);
+    end.y = std::clamp(end.y + down, box.top, box.bottom);
+    m_session.setSection(section);
 }
 
 void Window::move(double right, double down, const std::string& key) {

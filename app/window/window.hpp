@@ -10,6 +10,7 @@
 #include "app/window/files.hpp"
 #include "app/window/shape_commands.hpp"
 #include "app/window/sheet_commands.hpp"
+#include "app/window/stack_commands.hpp"
 
 #include <QMainWindow>
 
@@ -67,6 +68,7 @@ private:
     void refresh(Change change);
     void fillLog();
     void turn(double degrees);
+    void dragSection(bool first, double right, double down);
     void move(double right, double down, const std::string& key);
     void say(const QString& sentence, bool bad);
     void showTitle();
@@ -83,6 +85,7 @@ private:
     Commands m_commands;
     SheetCommands m_sheets;
     ShapeCommands m_shapes;
+    StackCommands m_stack;
     Files m_files;
     Autosave m_autosave;
     Mat* m_mat = nullptr;

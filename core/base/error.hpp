@@ -56,6 +56,7 @@ enum class Code : std::uint8_t {
     alreadyFused,  ///< {piece}
     locked,        ///< {piece}
     comesBetween,  ///< pieces cannot be a unit: {piece that lies between them}
+    othersMind,    ///< a piece that cannot go over another: {upper, lower, who lies between}
     cannotUntie,   ///< interwoven pieces that meet in one place: {pieces}
     nothingToLine, ///< too small for a lining: {piece}
     stopped,       ///< {}

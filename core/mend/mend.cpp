@@ -226,6 +226,27 @@ Edited putOver(const Quilt& quilt, BlockId id, PieceId upper, PieceId lower) {
     return edit::reorder(*out, id, plan::orderedAsSaid(block, plan::planBlock(block)));
 }
 
+Edited restackedOver(const Quilt& quilt, BlockId id, PieceId upper, PieceId lower) {
+    auto out = putOver(quilt, id, upper, lower);
+    if (!out) return out;
+    const auto& block = *find(out->blocks, id);
+    const auto stack = plan::planBlock(block).stack;
+    for (const auto& knot : stack.knots) {
+        const auto in = [&](PieceId piece) {
+            return std::any_of(knot.begin(), knot.end(),
+                               [&](std::size_t i) { return block.pieces[i].id == piece; });
+        };
+        if (!in(upper) || !in(lower)) continue;
+        std::string others;
+        for (const std::size_t i : knot)
+            if (const auto& piece = block.pieces[i]; piece.id != upper && piece.id != lower)
+                others += (others.empty() ? "" : ", ") + plan::calledOf(block, piece);
+        return failure(Code::othersMind,
+                       {find(block.pieces, upper)->name, find(block.pieces, lower)->name, others});
+    }
+    return out;
+}
+
 Edited numberedAnew(const Quilt& quilt, BlockId id) {
     const auto* block = find(quilt.blocks, id);
     if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});

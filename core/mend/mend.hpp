@@ -24,6 +24,10 @@ using quilt::Quilt;
 /// "`upper` goes over `lower`", and the order changed so that it does, if that ties no knot.
 [[nodiscard]] Edited putOver(const Quilt& quilt, BlockId block, PieceId upper, PieceId lower);
 
+/// The same, but only where nothing else minds. Errors: Code::othersMind {upper, lower, who minds} when a knot
+/// would be tied.
+[[nodiscard]] Edited restackedOver(const Quilt& quilt, BlockId block, PieceId upper, PieceId lower);
+
 /// Numbers by step, fabric and place.
 [[nodiscard]] Edited numberedAnew(const Quilt& quilt, BlockId block);
 

@@ -54,6 +54,7 @@ BlockPlan planBlock(const quilt::Block& block, const BlockPlan* before) {
     for (const auto& piece : block.pieces)
         plan.from.push_back({piece.id, piece.outline, piece.place});
     plan.said = block.over;
+    plan.underlap = block.underlap;
     plan.reach = block.underlap.mm() + stack::meetingGap;
     if (before && !isSameStack(plan, *before)) before = nullptr;
     const std::size_t count = block.pieces.size();

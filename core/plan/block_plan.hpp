@@ -21,7 +21,8 @@ struct BlockPlan {
     std::vector<quilt::Over> said;
     std::vector<shape::Region> regions; ///< where the pieces lie on the block
     stack::Stack stack;
-    double reach = 0;                            ///< mm that a piece may grow beneath others
+    measure::Length underlap;
+    double reach = 0;                            ///< mm: pieces so near matter to each other
     std::vector<std::vector<std::size_t>> above; ///< pieces that lie on it or so near, lowest first
     std::vector<shape::Region> cover;            ///< those together
     std::vector<shape::Region> visible;

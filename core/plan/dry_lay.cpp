@@ -14,9 +14,11 @@ namespace {
 using shape::Point;
 using shape::Region;
 
-constexpr double pointed = 1.1;     // radians: a corner sharper than this is a tip
-constexpr double about = 3;         // mm on either side of a corner that make its angle
-constexpr double roundShare = 0.94; // of the circle round it
+constexpr double pointed = 1.1;         // radians: a corner sharper than this is a tip
+constexpr double about = 3;             // mm on either side of a corner that make its angle
+constexpr double ownEdge = 0.7;         // of the border's length lies beneath, for a piece to be tucked under
+constexpr double leastTuck = 25.4 / 32; // mm
+constexpr double roundShare = 0.94;     // of the circle round it
 
 struct Found {
     Spot spot;
@@ -73,6 +75,10 @@ bool isRound(const Region& region) {
     return shape::signedArea(ring) > roundShare * std::numbers::pi * most * most;
 }
 
+bool isUpright(Spot spot) {
+    return spot == Spot::top || spot == Spot::bottom;
+}
+
 class Measurer {
 public:
     explicit Measurer(const GroundPlan& ground) : m_ground(ground) {}
@@ -95,8 +101,19 @@ public:
                    ? PlaceMeasure{point.spot, point.isTip, From::topEdge, Length::ofMm(top), point.at}
                    : PlaceMeasure{point.spot, point.isTip, From::bottomEdge, Length::ofMm(bottom), point.at};
     }
-    /// Beyond the raw edge nothing can be measured.
-    [[nodiscard]] bool isOn(Point p) const { return m_ground.box.holds(p); }
+    /// Beyond the finished edge nobody measures.
+    [[nodiscard]] bool isIn(Point p) const { return m_ground.finished.holds(p); }
+    [[nodiscard]] bool runsOff(const Found& f) const {
+        const auto& box = m_ground.finished;
+        switch (f.spot) {
+        case Spot::leftEnd: return f.at.x < box.left;
+        case Spot::rightEnd: return f.at.x > box.right;
+        case Spot::top: return f.at.y < box.top;
+        case Spot::bottom: return f.at.y > box.bottom;
+        case Spot::middle: break;
+        }
+        return false;
+    }
 
 private:
     const GroundPlan& m_ground;
@@ -104,12 +121,18 @@ private:
 
 std::vector<TuckUnder> tucksOf(const BlockPlan& plan, std::size_t piece) {
     std::vector<std::pair<double, TuckUnder>> found;
+    const auto hidden = stack::hiddenEdge(plan.regions, piece, plan.above[piece]);
     for (const auto& o : plan.stack.overlaps) {
         if (o.lower != piece) continue;
+        double beneath = 0; // of its own edge
+        for (const auto& stretch : hidden)
+            if (stretch.by == o.upper) beneath += shape::lengthOf(stretch.line);
         double border = 0;
         for (const auto& line : stack::bordersOf(plan.visible[piece], plan.regions[o.upper]))
             border += shape::lengthOf(line);
-        if (border > 0) found.push_back({border, {o.upper, Length::ofMm(o.area / border)}});
+        // A piece that merely lies on it is not what it is tucked under.
+        if (border > 0 && beneath > ownEdge * border && o.area > leastTuck * border)
+            found.push_back({border, {o.upper, Length::ofMm(o.area / border)}});
     }
     std::stable_sort(found.begin(), found.end(),
                      [](const auto& a, const auto& b) { return a.first > b.first; });
@@ -141,32 +164,54 @@ std::vector<PlaceMeasure> measuresOf(const Region& piece, const GroundPlan& grou
         return {measure.across(middle), measure.down(middle)};
     }
     auto ends = endsOf(piece);
-    std::erase_if(ends, [&](const Found& f) { return !measure.isOn(f.at); });
-    if (ends.empty()) return {};
+    std::erase_if(ends, [&](const Found& f) { return measure.runsOff(f); });
     std::stable_sort(ends.begin(), ends.end(),
                      [](const Found& a, const Found& b) { return a.isTip > b.isTip; });
-    const Found first = ends.front();
-    std::vector<PlaceMeasure> out{measure.across(first), measure.down(first)};
+    std::vector<PlaceMeasure> out;
+    const auto first =
+        std::find_if(ends.begin(), ends.end(), [&](const Found& f) { return measure.isIn(f.at); });
+    if (first == ends.end()) { // it runs off on several sides: how far it reaches is all there is
+        for (const auto& end : ends)
+            out.push_back(isUpright(end.spot) ? measure.down(end) : measure.across(end));
+        return out;
+    }
+    out = {measure.across(*first), measure.down(*first)};
     const auto second = std::max_element(ends.begin(), ends.end(), [&](const Found& a, const Found& b) {
-        return shape::distance(a.at, first.at) < shape::distance(b.at, first.at);
+        return shape::distance(a.at, first->at) < shape::distance(b.at, first->at);
     });
-    const Point way = second->at - first.at;
+    const Point way = second->at - first->at;
     if (std::hypot(way.x, way.y) > about)
         out.push_back(std::abs(way.x) > std::abs(way.y) ? measure.down(*second) : measure.across(*second));
     return out;
 }
 
-std::vector<LayStep> dryLay(const quilt::Block& block, const BlockPlan& plan, const GroundPlan& ground) {
+LayStep layStep(const BlockPlan& plan, const GroundPlan& ground, std::size_t piece) {
+    return {piece, false, guideFor(plan, piece), tucksOf(plan, piece),
+            measuresOf(plan.regions[piece], ground)};
+}
+
+std::vector<LayStep> laySteps(const BlockPlan& plan, const GroundPlan& ground, const BlockPlan* planBefore,
+                              const std::vector<LayStep>* before) {
+    const bool known = planBefore && before && before->size() == plan.regions.size();
+    const auto anew = known ? touched(plan, *planBefore) : std::vector<bool>(plan.regions.size(), true);
+    std::vector<LayStep> out;
+    for (std::size_t i = 0; i < plan.regions.size(); ++i)
+        out.push_back(anew[i] ? layStep(plan, ground, i) : (*before)[i]);
+    return out;
+}
+
+std::vector<LayStep> dryLay(const std::vector<LayStep>& steps) {
     std::vector<LayStep> out;
     std::optional<std::size_t> lying; // as a guide
-    for (std::size_t i = 0; i < block.pieces.size(); ++i) {
-        if (plan.regions[i].isEmpty()) continue;
-        LayStep step{i, false, {}, tucksOf(plan, i), measuresOf(plan.regions[i], ground)};
-        step.guide = guideFor(plan, i);
-        if (step.guide && step.guide != lying)
-            out.push_back({*step.guide, true, {}, {}, measuresOf(plan.regions[*step.guide], ground)});
+    for (const auto& step : steps) {
+        if (step.measures.empty() && step.tucks.empty()) continue; // there is nothing of it
+        if (step.guide && step.guide != lying) {
+            LayStep guide = steps[*step.guide];
+            guide.forAMoment = true, guide.guide.reset(), guide.tucks.clear();
+            out.push_back(std::move(guide));
+        }
         lying = step.guide;
-        out.push_back(std::move(step));
+        out.push_back(step);
     }
     return out;
 }

@@ -50,11 +50,18 @@ inline constexpr double hardlyShows = 0.5;
 /// On a crease: within 1/32 in.
 inline constexpr Length onCrease = Length::ofInches(1, 32);
 
-/// The whole block from nothing, in the order of laying.
-[[nodiscard]] std::vector<LayStep> dryLay(const quilt::Block& block, const BlockPlan& plan,
-                                          const GroundPlan& ground);
+/// How one piece is laid.
+[[nodiscard]] LayStep layStep(const BlockPlan& plan, const GroundPlan& ground, std::size_t piece);
+/// Every piece's, by position. `before` are those of `planBefore`, a plan of the block as it was on the same
+/// ground: only what is touched since is worked out anew.
+[[nodiscard]] std::vector<LayStep> laySteps(const BlockPlan& plan, const GroundPlan& ground,
+                                            const BlockPlan* planBefore = nullptr,
+                                            const std::vector<LayStep>* before = nullptr);
+/// The whole block from nothing, in the order of laying: each piece's step, and before it the guide that it
+/// needs.
+[[nodiscard]] std::vector<LayStep> dryLay(const std::vector<LayStep>& steps);
 /// The measures of one piece. Two that fix where it lies, and one more that fixes how it is turned, unless it
-/// is round.
+/// is round. Ends that run off the finished block are not measured; fewer are left then.
 [[nodiscard]] std::vector<PlaceMeasure> measuresOf(const shape::Region& piece, const GroundPlan& ground);
 
 } // namespace up::plan

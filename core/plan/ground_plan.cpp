@@ -99,7 +99,8 @@ GroundPlan planGround(const quilt::Block& block) {
     const auto lacking = [](Length has, Length needs) { return has < needs ? needs - has : Length{}; };
     out.shortWide = lacking(out.wide, block.width + twoSeams);
     out.shortHigh = lacking(out.high, block.height + twoSeams);
-    const Point middle = finishedBox(block).centre();
+    out.finished = finishedBox(block);
+    const Point middle = out.finished.centre();
     out.box = {middle.x - out.wide.mm() / 2, middle.y - out.high.mm() / 2, middle.x + out.wide.mm() / 2,
                middle.y + out.high.mm() / 2};
     if (ground.strips.empty())

@@ -25,6 +25,7 @@ struct GroundPlan {
     Length wide, high;             ///< as it is cut or sewn
     Length wantedWide, wantedHigh; ///< the block's cut size and what it is cut larger
     shape::Box box;                ///< where it lies beneath the block, centred
+    shape::Box finished;           ///< the block as it will be seen
     std::vector<GroundPatch> patches;
     std::vector<std::pair<shape::Point, shape::Point>> seams, creases;
     std::vector<SeamSum> along; ///< each strip's patches; only of pieced backgrounds

@@ -73,7 +73,9 @@ Now laying(const Block& block, const BlockPlan& plan) {
         if (!mayDo(block, plan, i, Step::laid)) continue;
         const auto& piece = block.pieces[i];
         const bool marksFirst = quilt::losesMarks(piece.work, Step::laid, piece.hasMarks());
-        return stepFor(Tread::lay, block, marksFirst ? Step::marked : Step::laid, {piece.id});
+        auto now = stepFor(Tread::lay, block, marksFirst ? Step::marked : Step::laid, {piece.id});
+        now.lay = layStep(plan, planGround(block), i);
+        return now;
     }
     return goOn(Tread::lay, block);
 }

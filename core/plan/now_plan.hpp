@@ -2,7 +2,7 @@
 // The next thing to do on a block, as data; `words/now_words` says it.
 #pragma once
 
-#include "core/plan/block_plan.hpp"
+#include "core/plan/dry_lay.hpp"
 #include "core/plan/trace_plan.hpp"
 
 namespace up::plan {
@@ -21,6 +21,7 @@ struct Now {
     ThreadId thread;                         ///< for stitching
     int left = 0;                            ///< pieces this tread still needs
     Caution caution = Caution::none;
+    std::optional<LayStep> lay; ///< where the piece goes, for laying
 };
 
 /// The next thing on one tread. `plan` and `trace` belong to `block`.

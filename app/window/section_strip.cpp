@@ -1,0 +1,155 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/section_strip.hpp"
+
+#include "app/look/look.hpp"
+#include "app/views/pieces.hpp"
+#include "core/mend/mend.hpp"
+#include "core/stack/ordering.hpp"
+
+#include <QMouseEvent>
+#include <QPainter>
+
+namespace up::app {
+namespace {
+
+constexpr double side = 14, above = 26, ground = 10; // pixels round the section
+constexpr double highest = 24, lowest = 12;          // of a tread
+
+} // namespace
+
+SectionStrip::SectionStrip(Session& session, QWidget* parent) : QWidget(parent), m_session(session) {
+    setFixedHeight(sizeHint().height());
+    connect(&session, &Session::changed, this, [this](Change change) {
+        if (change != Change::file) refresh();
+    });
+    refresh();
+}
+
+void SectionStrip::refresh() {
+    const auto* block = m_session.block();
+    setVisible(m_session.view() == View::lay && block && !block->pieces.empty());
+    m_treads.clear();
+    if (!isVisibleTo(parentWidget())) return;
+    const auto& plan = m_session.derived().block();
+    std::vector<stack::Over> pairs;
+    for (const auto& o : plan.stack.overlaps)
+        pairs.push_back({o.upper, o.lower});
+    const auto line = m_session.section();
+    m_length = std::max(1.0, shape::distance(line.from, line.to));
+    m_treads =
+        stack::sectionOf(plan.regions, stack::bottomFirst(plan.regions.size(), pairs), line.from, line.to);
+    m_levels = 1;
+    for (const auto& tread : m_treads)
+        m_levels = std::max(m_levels, tread.level + 1);
+    update();
+}
+
+QRectF SectionStrip::rectOf(const stack::Tread& tread) const {
+    const double room = height() - above - ground - 6;
+    const double high = std::clamp(room / m_levels, lowest, highest), scale = (width() - 2 * side) / m_length;
+    return {side + tread.from * scale, height() - 4 - ground - (tread.level + 1) * high,
+            std::max(3.0, (tread.to - tread.from) * scale), high - 1};
+}
+
+std::vector<QRectF> SectionStrip::treadsOf(PieceId piece) const {
+    std::vector<QRectF> out;
+    const auto* block = m_session.block();
+    for (const auto& tread : m_treads)
+        if (block && block->pieces[tread.piece].id == piece) out.push_back(rectOf(tread));
+    return out;
+}
+
+const stack::Tread* SectionStrip::at(QPointF pixel) const {
+    for (auto tread = m_treads.rbegin(); tread != m_treads.rend(); ++tread)
+        if (rectOf(*tread).contains(pixel)) return &*tread;
+    return nullptr;
+}
+
+/// The tread that the held one is dragged onto.
+const stack::Tread* SectionStrip::target() const {
+    const auto* found = m_held ? at(m_now) : nullptr;
+    return found && found->piece != m_held->piece ? found : nullptr;
+}
+
+void SectionStrip::paintTread(QPainter& painter, const stack::Tread& tread, QRectF rect) const {
+    const auto& block = *m_session.block();
+    const auto& piece = block.pieces[tread.piece];
+    const Colour cloth = colourOf(m_session.quilt(), piece.fabric);
+    const bool chosen = m_session.piece() && m_session.piece()->id == piece.id;
+    painter.setPen(QPen(look::q(chosen ? look::brassBright : look::ink), chosen ? 2.5 : 0.8));
+    painter.setBrush(look::q(cloth));
+    painter.drawRoundedRect(rect, 2, 2);
+    const auto label = QString::fromStdString(plan::labelOf(block, piece.id));
+    if (painter.fontMetrics().horizontalAdvance(label) + 4 > rect.width()) return;
+    painter.setPen(look::q(luminance(cloth) > 0.25 ? look::ink : look::panel));
+    const auto whole = label + " " + QString::fromStdString(piece.name);
+    const bool room = painter.fontMetrics().horizontalAdvance(whole) + 8 < rect.width();
+    painter.drawText(rect, Qt::AlignCenter, room ? whole : label);
+}
+
+void SectionStrip::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.fillRect(rect(), look::q(look::panel));
+    const auto* block = m_session.block();
+    if (!block) return;
+    QFont font = painter.font();
+    font.setPixelSize(13);
+    painter.setFont(font);
+    painter.setPen(look::q(look::slate));
+    painter.drawText(QRectF(side, 4, width() - 2 * side, above - 6), Qt::AlignVCenter | Qt::AlignLeft,
+                     m_treads.empty() ? "No piece lies along the dashed line. Drag its ends A and B."
+                                      : "The stack from the side, from A to B. Drag a tread over or under "
+                                        "another to restack.");
+    const QRectF cloth(side, height() - 4 - ground, width() - 2 * side, ground);
+    painter.fillRect(cloth, look::q(colourOf(m_session.quilt(), block->background)));
+    painter.setPen(QPen(look::q(look::slate), 0.8));
+    painter.drawRect(cloth);
+    for (const auto& tread : m_treads)
+        if (!m_held || tread.piece != m_held->piece) paintTread(painter, tread, rectOf(tread));
+    if (!m_held) return;
+    for (const auto& tread : m_treads)
+        if (tread.piece == m_held->piece)
+            paintTread(painter, tread, rectOf(tread).translated(0, m_now.y() - m_from.y()));
+    if (const auto* onto = target()) {
+        const auto rect = rectOf(*onto);
+        const double y = m_now.y() < m_from.y() ? rect.top() : rect.bottom();
+        painter.setPen(QPen(look::q(look::brass), 4));
+        painter.drawLine(QPointF(rect.left(), y), QPointF(rect.right(), y));
+    }
+}
+
+void SectionStrip::mousePressEvent(QMouseEvent* event) {
+    const auto* tread = at(event->position());
+    m_held = tread ? std::optional(*tread) : std::nullopt;
+    m_from = m_now = event->position();
+    if (tread) m_session.choosePiece(m_session.block()->pieces[tread->piece].id);
+}
+
+void SectionStrip::mouseMoveEvent(QMouseEvent* event) {
+    m_now = event->position();
+    if (m_held) update();
+}
+
+void SectionStrip::mouseReleaseEvent(QMouseEvent* event) {
+    m_now = event->position();
+    drop();
+    m_held.reset();
+    update();
+}
+
+void SectionStrip::drop() {
+    const auto* onto = target();
+    const auto* block = m_session.block();
+    if (!onto || !block) return;
+    const bool up = m_now.y() < m_from.y();
+    const auto held = block->pieces[m_held->piece].id, other = block->pieces[onto->piece].id;
+    const auto upper = up ? held : other, lower = up ? other : held;
+    const auto says =
+        QString::fromStdString(plan::calledOf(*block, *quilt::find(block->pieces, upper)) + " lies over " +
+                               plan::calledOf(*block, *quilt::find(block->pieces, lower)) + " now.");
+    if (m_session.apply(mend::restackedOver(m_session.quilt(), block->id, upper, lower), "restack"))
+        emit told(says);
+}
+
+} // namespace up::app

@@ -1,0 +1,200 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The stack and Lay by hand: treads dragged, wishes told, checks shown and put right.
+#include "app/views/view.hpp"
+#include "app/window/section_strip.hpp"
+#include "core/edit/stacking.hpp"
+#include "core/plan/centring.hpp"
+#include "tests/gui/bench.hpp"
+
+#include <QAbstractButton>
+#include <QAction>
+#include <QLabel>
+
+namespace up::test {
+namespace {
+
+using app::View;
+
+class StackHand : public WindowTest {
+protected:
+    StackHand() { openSample(); }
+
+    void choose(const char* name) {
+        for (const auto& block : session().quilt().blocks)
+            if (block.name == name) session().chooseBlock(block.id);
+        session().goTo(View::lay);
+        QTest::qWait(1);
+    }
+    PieceId named(const std::string& name) {
+        for (const auto& piece : block().pieces)
+            if (piece.name == name) return piece.id;
+        return {};
+    }
+    int number(const std::string& name) { return plan::numberOf(block(), named(name)); }
+    app::SectionStrip& strip() { return *window().findChild<app::SectionStrip*>("section"); }
+    QString says() { return window().findChild<QLabel*>("says")->text(); }
+    void act(const char* action) { window().findChild<QAction*>(action)->trigger(); }
+    /// Takes hold of a piece's first tread and lets it go on another one's.
+    void dragTread(const std::string& held, const std::string& onto) {
+        const auto from = strip().treadsOf(named(held)), to = strip().treadsOf(named(onto));
+        ASSERT_FALSE(from.empty() || to.empty());
+        const QPoint start = from.front().center().toPoint(), end = to.front().center().toPoint();
+        QTest::mousePress(&strip(), Qt::LeftButton, {}, start);
+        QTest::mouseMove(&strip(), (start + end) / 2);
+        QTest::mouseMove(&strip(), end);
+        QTest::mouseRelease(&strip(), Qt::LeftButton, {}, end);
+    }
+};
+
+TEST_F(StackHand, ATreadDraggedUpLiesOnTop) {
+    choose("Heron");
+    ASSERT_TRUE(strip().isVisible());
+    ASSERT_LT(number("body"), number("neck"));
+    dragTread("body", "neck");
+    EXPECT_GT(number("body"), number("neck"));
+    EXPECT_TRUE(says().contains("lies over")) << says().toStdString();
+    session().undo();
+    EXPECT_LT(number("body"), number("neck"));
+}
+
+TEST_F(StackHand, ATreadDraggedDownGoesUnder) {
+    choose("Heron");
+    dragTread("wing", "body");
+    EXPECT_LT(number("wing"), number("body"));
+    EXPECT_EQ(session().piece()->id, named("wing")) << "what is dragged is chosen";
+}
+
+TEST_F(StackHand, ADropOnNothingChangesNothing) {
+    choose("Heron");
+    const auto before = session().quilt();
+    const auto from = strip().treadsOf(named("wing")).front().center().toPoint();
+    QTest::mousePress(&strip(), Qt::LeftButton, {}, from);
+    QTest::mouseMove(&strip(), QPoint(from.x(), 2));
+    QTest::mouseRelease(&strip(), Qt::LeftButton, {}, QPoint(from.x(), 2));
+    EXPECT_TRUE(session().quilt() == before);
+}
+
+TEST_F(StackHand, TheSectionFollowsItsEnds) {
+    choose("Heron");
+    ASSERT_FALSE(strip().treadsOf(named("body")).empty());
+    for (const auto tag : {app::sectionEndA, app::sectionEndB})
+        emit window().mat().dragged(tag, 0, 70, false);
+    EXPECT_TRUE(strip().treadsOf(named("wing")).empty());
+    EXPECT_FALSE(strip().treadsOf(named("water")).empty()) << "lower down there is water";
+    EXPECT_FALSE(session().isDirty()) << "looking changes nothing";
+}
+
+TEST_F(StackHand, TheStripBelongsToLay) {
+    choose("Heron");
+    session().goTo(View::cut);
+    EXPECT_FALSE(strip().isVisible());
+}
+
+TEST_F(StackHand, TheNextPieceIsPlacedInNumbers) {
+    choose("Heron");
+    const auto* because = window().findChild<QLabel*>("because");
+    ASSERT_TRUE(because);
+    EXPECT_TRUE(because->text().contains(" in from the ")) << because->text().toStdString();
+}
+
+TEST_F(StackHand, AFindingIsShownAndPutRight) {
+    choose("Narrowboat");
+    EXPECT_SOON(!window().checker().isBusy(), 5000);
+    QAbstractButton* tuck = nullptr;
+    for (auto* button : window().findChildren<QAbstractButton*>("check.fix"))
+        if (button->text() == "Tuck it under") tuck = button;
+    ASSERT_TRUE(tuck) << "the cabin does not reach far enough beneath the roof";
+    const auto before = boundsOf(quilt::placed(*quilt::find(block().pieces, named("cabin"))));
+    QTest::mouseClick(tuck, Qt::LeftButton);
+    const auto after = boundsOf(quilt::placed(*quilt::find(block().pieces, named("cabin"))));
+    EXPECT_LT(after.top, before.top - 2);
+    EXPECT_SOON(!window().checker().isBusy(), 5000);
+    for (const auto& finding : window().checker().findings())
+        EXPECT_NE(finding.kind, check::Kind::reachesTooShort);
+}
+
+TEST_F(StackHand, ShowPointsAtThePlace) {
+    choose("Narrowboat");
+    EXPECT_SOON(!window().checker().isBusy(), 5000);
+    for (const auto& finding : window().checker().findings())
+        if (finding.kind == check::Kind::shinesThrough)
+            session().pointAt(finding.piece, finding.where, finding.spot);
+    EXPECT_EQ(session().piece()->id, named("name panel"));
+    EXPECT_FALSE(session().pointed().where.isEmpty());
+    session().choosePiece(named("hull"));
+    EXPECT_TRUE(session().pointed().where.isEmpty()) << "until something else is looked at";
+}
+
+TEST_F(StackHand, ALiningIsMadeFromTheMenu) {
+    choose("Narrowboat");
+    const auto count = block().pieces.size();
+    session().choosePiece(named("name panel"));
+    act("stack.line");
+    ASSERT_EQ(block().pieces.size(), count + 1);
+    EXPECT_EQ(number("lining of name panel") + 1, number("name panel"));
+    session().undo();
+    EXPECT_EQ(block().pieces.size(), count);
+}
+
+TEST_F(StackHand, WithoutAPieceTheMenuSaysWhatToDo) {
+    choose("Heron");
+    session().choosePiece({});
+    act("stack.line");
+    EXPECT_TRUE(says().contains("Choose a piece first"));
+}
+
+TEST_F(StackHand, ALockedPieceStays) {
+    choose("Heron");
+    session().choosePiece(named("crest"));
+    act("stack.lock");
+    const auto before = session().quilt();
+    QTest::keyClick(&window().mat(), Qt::Key_Right);
+    EXPECT_TRUE(session().quilt() == before);
+    EXPECT_TRUE(says().contains("locked"));
+    act("stack.lock");
+    QTest::keyClick(&window().mat(), Qt::Key_Right);
+    EXPECT_FALSE(session().quilt() == before);
+}
+
+TEST_F(StackHand, AUnitSharesANumberInTheRail) {
+    choose("Kingfisher");
+    session().choosePiece(named("eye"));
+    act("stack.unit");
+    EXPECT_NE(quilt::find(block().pieces, named("eye"))->unit, 0);
+    EXPECT_FALSE(plan::labelOf(block(), named("eye")).find_first_of("abcd") == std::string::npos);
+    act("stack.unit");
+    EXPECT_EQ(quilt::find(block().pieces, named("eye"))->unit, 0);
+}
+
+TEST_F(StackHand, TheDesignIsCentred) {
+    choose("Water can");
+    act("stack.centre");
+    const auto gaps = plan::gapsOf(block(), plan::planBlock(block()));
+    EXPECT_NEAR(gaps->left, gaps->right, 0.01);
+    EXPECT_NEAR(gaps->top, gaps->bottom, 0.01);
+    act("stack.weigh");
+    const auto weighed = plan::gapsOf(block(), plan::planBlock(block()));
+    EXPECT_GE(weighed->top, weighed->bottom - 0.01) << "the gap at the top is never the smaller one";
+}
+
+TEST_F(StackHand, ADesignThatRunsOffIsNotPulledApart) {
+    choose("Heron");
+    const auto before = session().quilt();
+    act("stack.centre");
+    EXPECT_TRUE(session().quilt() == before);
+    EXPECT_TRUE(says().contains("runs off"));
+}
+
+TEST_F(StackHand, NumberingAnewIsOneStepToUndo) {
+    choose("Duck family");
+    const auto before = session().quilt();
+    act("stack.number");
+    EXPECT_FALSE(session().quilt() == before);
+    act("stack.number");
+    EXPECT_TRUE(says().contains("already")) << says().toStdString();
+    session().undo();
+    EXPECT_TRUE(session().quilt() == before);
+}
+
+} // namespace
+} // namespace up::test
