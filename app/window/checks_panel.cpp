@@ -64,8 +64,8 @@ QWidget* ChecksPanel::rowFor(const check::Finding& finding) {
     auto* buttons = new QGridLayout; // two in a row: more are wider than the panel
     column->addLayout(buttons);
     int count = 0;
-    const auto add = [&](const QString& text, const char* key) {
-        auto* button = named(new QPushButton(text, row), key);
+    const auto add = [&](const QString& label, const char* key) {
+        auto* button = named(new QPushButton(label, row), key);
         buttons->addWidget(button, count / 2, count % 2);
         ++count;
         return button;
