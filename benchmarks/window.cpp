@@ -105,7 +105,8 @@ void dragInLay(benchmark::State& state) {
     session.goTo(up::app::View::lay);
     const auto piece = session.block()->pieces[150].id;
     session.choosePiece(piece);
-    settle();
+    while (window->checker().isBusy() || window->lying().isBusy())
+        QApplication::processEvents(QEventLoop::AllEvents, 50); // the hand takes hold when all is said
     double way = 2; // mm
     for (auto _ : state) {
         emit window->mat().dragged(piece.value, way, 0, false);

@@ -12,9 +12,7 @@ void Derived::reset(const quilt::Quilt* quilt, const quilt::Block* block) {
     fresh.m_traceBefore = m_trace ? std::move(m_trace) : std::move(m_traceBefore);
     fresh.m_blockPlan = std::move(m_blockPlan);
     fresh.m_planned = std::move(m_planned);
-    fresh.m_doubts = std::move(m_doubts);
-    fresh.m_steps = std::move(m_steps);
-    fresh.m_stepsOn = m_stepsOn;
+    fresh.m_lying = std::move(m_lying);
     fresh.m_judgedPieces = std::move(m_judgedPieces);
     *this = std::move(fresh);
     m_quilt = quilt;
@@ -36,32 +34,36 @@ const plan::BlockPlan& Derived::block() {
     return *m_blockPlan;
 }
 
-const plan::Doubts& Derived::doubts() {
-    const auto& plan = block();
-    if (m_doubts && m_doubts->of == m_blockPlan) return m_doubts->found;
-    auto found = !m_block  ? plan::Doubts{}
-                 : m_doubts ? plan::doubtsOf(*m_block, plan, m_doubts->of.get(), &m_doubts->found)
-                            : plan::doubtsOf(*m_block, plan);
-    m_doubts = {m_blockPlan, std::move(found)};
-    return m_doubts->found;
-}
-
 const plan::GroundPlan& Derived::ground() {
     if (!m_ground) m_ground = m_block ? plan::planGround(*m_block) : plan::GroundPlan{};
     return *m_ground;
 }
 
-const std::vector<plan::LayStep>& Derived::laySteps() {
-    const auto& plan = block();
-    const auto on = std::pair(ground().box, m_block ? m_block->ground : quilt::Ground{});
-    const bool sameGround = m_steps && m_stepsOn == on;
-    if (sameGround && m_steps->of == m_blockPlan) return m_steps->found;
-    auto found = sameGround
-                     ? plan::laySteps(plan, ground(), m_steps->of.get(), &m_steps->found)
-                     : plan::laySteps(plan, ground());
-    m_steps = {m_blockPlan, std::move(found)};
-    m_stepsOn = on;
-    return m_steps->found;
+std::shared_ptr<const Lying> Derived::lying() {
+    const auto& now = block().from;
+    if (!m_lying) return nullptr;
+    const auto& then = m_lying->of->from;
+    const bool same = std::equal(now.begin(), now.end(), then.begin(), then.end(),
+                                 [](const auto& a, const auto& b) { return a.piece == b.piece; });
+    return same ? m_lying : nullptr;
+}
+
+std::optional<LyingQuestion> Derived::lyingQuestion() {
+    if (!m_block || block().regions.empty()) return std::nullopt;
+    const std::pair on(ground().box, m_block->ground);
+    if (m_lying && m_lying->of == m_blockPlan && m_lying->on == on) return std::nullopt;
+    return LyingQuestion{*m_block, m_blockPlan, ground(), m_lying};
+}
+
+Lying lyingOf(const LyingQuestion& q) {
+    Lying out{q.plan, {q.ground.box, q.block.ground}, {}, {}};
+    const auto* before = q.before.get();
+    out.doubts = before ? plan::doubtsOf(q.block, *q.plan, before->of.get(), &before->doubts)
+                        : plan::doubtsOf(q.block, *q.plan);
+    out.steps = before && before->on == out.on
+                    ? plan::laySteps(*q.plan, q.ground, before->of.get(), &before->steps)
+                    : plan::laySteps(*q.plan, q.ground);
+    return out;
 }
 
 /// From the plan before where nothing has changed: a drag works out one chunk at a time.

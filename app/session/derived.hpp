@@ -17,6 +17,23 @@
 
 namespace up::app {
 
+/// How the pieces of a block lie: what peeks out and what does not reach under, and how each is laid.
+struct Lying {
+    std::shared_ptr<const plan::BlockPlan> of;
+    std::pair<shape::Box, quilt::Ground> on; ///< the ground that was measured on
+    plan::Doubts doubts;
+    std::vector<plan::LayStep> steps; ///< by position
+};
+
+/// What it takes to find that out, as values: to be asked aside.
+struct LyingQuestion {
+    quilt::Block block;
+    std::shared_ptr<const plan::BlockPlan> plan;
+    plan::GroundPlan ground;
+    std::shared_ptr<const Lying> before; ///< of the block as it was; may be null
+};
+[[nodiscard]] Lying lyingOf(const LyingQuestion& question);
+
 class Derived {
 public:
     /// Forgets what depends on the quilt; both outlive the next questions.
@@ -24,11 +41,13 @@ public:
 
     /// Empty plans when there is no block.
     [[nodiscard]] const plan::BlockPlan& block();
-    /// What peeks out and what does not reach under; kept up with a drag.
-    [[nodiscard]] const plan::Doubts& doubts();
     [[nodiscard]] const plan::GroundPlan& ground();
-    /// How each piece is laid, by position; kept up with a drag.
-    [[nodiscard]] const std::vector<plan::LayStep>& laySteps();
+    /// What was last found out (aside, by `LyingJob`): it may be of the state before the last change. Null
+    /// while nothing is known, or when pieces have come, gone or changed places since.
+    [[nodiscard]] std::shared_ptr<const Lying> lying();
+    void setLying(std::shared_ptr<const Lying> lying) { m_lying = std::move(lying); }
+    /// What is still to be found out; nothing when the newest state is known.
+    [[nodiscard]] std::optional<LyingQuestion> lyingQuestion();
     [[nodiscard]] const plan::TracePlan& trace();
     /// Of the layout that is chosen.
     [[nodiscard]] const std::vector<plan::TooClose>& tooClose();
@@ -50,14 +69,7 @@ private:
     /// What the block plan was worked out from: it outlives changes of anything else.
     std::vector<std::pair<Shared<shape::Outline>, quilt::Placement>> m_planned;
     bool m_blockIsPlanned = false; ///< since the last reset
-    /// What was found, and in which plan: the next one starts from there.
-    template<class T> struct Found {
-        std::shared_ptr<const plan::BlockPlan> of;
-        T found;
-    };
-    std::optional<Found<plan::Doubts>> m_doubts;
-    std::optional<Found<std::vector<plan::LayStep>>> m_steps;
-    std::pair<shape::Box, quilt::Ground> m_stepsOn; ///< the ground they were measured on
+    std::shared_ptr<const Lying> m_lying;
     std::optional<plan::GroundPlan> m_ground;
     std::optional<plan::TracePlan> m_trace, m_traceBefore;
     std::optional<std::vector<plan::TooClose>> m_tooClose;

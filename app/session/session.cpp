@@ -57,6 +57,7 @@ const quilt::Piece* Session::piece() const {
 void Session::goTo(View view) {
     if (m_view == view) return;
     m_view = view;
+    m_next.reset();
     m_turnedOver = false;
     closeMerge();
     emit changed(Change::place);
@@ -112,8 +113,10 @@ plan::Now Session::next() {
     const auto* owner = block();
     const auto tread = treadOf(m_view);
     if (!owner) return {};
-    return plan::nowOn(tread.value_or(plan::currentTread(*owner)), *owner, m_derived.block(),
-                       m_derived.trace());
+    if (!m_next)
+        m_next = plan::nowOn(tread.value_or(plan::currentTread(*owner)), *owner, m_derived.block(),
+                             m_derived.trace());
+    return *m_next;
 }
 
 bool Session::apply(edit::Edited next, const QString& what, const std::string& mergeKey) {
@@ -188,6 +191,7 @@ void Session::complain(const Error& error) {
 /// Block and piece that are looked at may be gone; another takes their place.
 void Session::settle() {
     m_pointed = {};
+    m_next.reset();
     if (!block()) m_block = quilt().blocks.empty() ? BlockId{} : quilt().blocks.front().id;
     if (!piece()) m_piece = {};
     m_derived.reset(&quilt(), block());

@@ -108,6 +108,7 @@ private:
     BlockId m_block;
     PieceId m_piece;
     Pointed m_pointed;
+    std::optional<plan::Now> m_next; ///< asked for several times after each change
     std::optional<Section> m_section;
     bool m_turnedOver = false, m_templates = false;
 };

@@ -30,9 +30,8 @@ sheet::Layer roomLayer(const Look& look) {
 }
 
 /// Edges that peek out or nearly do, and borders under which too little reaches.
-sheet::Layer doubtLayer(const Look& look) {
+sheet::Layer doubtLayer(const Look& look, const plan::Doubts& doubts) {
     sheet::Layer layer{"doubts", {}, {}, plan::cutBox(look.block)};
-    const auto& doubts = look.derived.doubts();
     const auto fused = [&](std::size_t i) { return look.block.pieces[i].work.step >= quilt::Step::fused; };
     for (const auto& ofOne : doubts.peeks)
         for (const auto& peek : ofOne)
@@ -115,10 +114,19 @@ sheet::Layer sectionLayer(const Look& look) {
     return layer;
 }
 
-Rows stepRows(const Look& look) {
+/// Until it is known how each piece is laid, in order and no more.
+std::vector<plan::LayStep> stepsOf(const Look& look, const Lying* lying) {
+    if (lying) return plan::dryLay(lying->steps);
+    std::vector<plan::LayStep> out;
+    for (std::size_t i = 0; i < look.block.pieces.size(); ++i)
+        out.push_back({i, false, {}, {}, {}});
+    return out;
+}
+
+Rows stepRows(const Look& look, const Lying* lying) {
     Rows rows{"Laying out, step by step", {}};
     const auto units = look.quilt.units;
-    for (const auto& step : plan::dryLay(look.derived.laySteps())) {
+    for (const auto& step : stepsOf(look, lying)) {
         const auto& piece = look.block.pieces[step.piece];
         Row row{plan::calledOf(look.block, piece), "", piece.id.value};
         row.swatch = colourOf(look.quilt, piece.fabric);
@@ -150,10 +158,12 @@ ViewParts layParts(const Look& look) {
         if (ground.along[s].cut.size() > 1)
             panel.below += "; " + words::seamWords(ground.along[s], look.quilt.units);
     panel.layers.insert(panel.layers.begin(), roomLayer(look));
-    panel.layers.insert(panel.layers.end() - 2, doubtLayer(look)); // under what is chosen, and the numbers
+    const auto lying = look.derived.lying();
+    if (lying) // under what is chosen, and the numbers
+        panel.layers.insert(panel.layers.end() - 2, doubtLayer(look, lying->doubts));
     if (const auto piece = told(look)) {
         sheet::Layer lines{"measures", {}, {}, {}}, letters{"lengths", {}, {}, {}};
-        for (const auto& measure : look.derived.laySteps()[*piece].measures)
+        for (const auto& measure : plan::measuresOf(look.derived.block().regions[*piece], ground))
             addMeasure(look, lines, letters, measure);
         panel.layers.insert(panel.layers.end() - 1, std::move(lines));
         panel.layers.push_back(std::move(letters));
@@ -161,7 +171,7 @@ ViewParts layParts(const Look& look) {
     panel.layers.push_back(sectionLayer(look));
     parts.scene.panels.push_back(std::move(panel));
     parts.scene.draggable = true;
-    parts.rows = stepRows(look);
+    parts.rows = stepRows(look, lying.get());
     return parts;
 }
 

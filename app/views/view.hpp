@@ -24,6 +24,7 @@ struct Row {
     std::uint32_t tag = 0; ///< a piece's id (a block's on the Landing); 0 = nothing to choose
     bool done = false, next = false;
     std::optional<Colour> swatch{};
+    bool operator==(const Row&) const = default;
 };
 
 struct Rows {

@@ -124,7 +124,22 @@ void Rail::refresh(Change change) {
     if (change == Change::place) mark();
 }
 
+std::vector<Rail::Entry> Rail::entries() const {
+    std::vector<Entry> out;
+    if (const auto* block = m_session.block())
+        for (const auto& piece : block->pieces)
+            out.push_back({piece.id, plan::labelOf(*block, piece.id), piece.name,
+                           fabricNameOf(m_session.quilt(), piece.fabric),
+                           colourOf(m_session.quilt(), piece.fabric), piece.work.step, piece.outline});
+    return out;
+}
+
 void Rail::fill() {
+    std::pair<std::vector<std::string>, std::vector<Entry>> wanted{{}, entries()};
+    for (const auto& block : m_session.quilt().blocks)
+        wanted.first.push_back(std::to_string(block.id.value) + " " + block.name);
+    if (wanted == m_filled && m_shown.first == m_session.blockId()) return mark();
+    m_filled = std::move(wanted);
     const auto* owner = m_session.block();
     const std::size_t count = owner ? owner->pieces.size() : 0;
     if (m_shown != std::pair(m_session.blockId(), count))

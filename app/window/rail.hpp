@@ -28,6 +28,17 @@ private:
     QLineEdit* m_find;
     QListWidget* m_list;
     bool m_filling = false;
+    /// What the list was filled from: most changes change nothing in it.
+    struct Entry {
+        PieceId piece;
+        std::string label, name, fabric;
+        Colour colour;
+        quilt::Step step;
+        Shared<shape::Outline> outline;
+        bool operator==(const Entry&) const = default;
+    };
+    std::pair<std::vector<std::string>, std::vector<Entry>> m_filled; ///< the blocks' names, the pieces
+    [[nodiscard]] std::vector<Entry> entries() const;
     std::pair<BlockId, std::size_t> m_shown; ///< the block in the list and its number of pieces
 };
 

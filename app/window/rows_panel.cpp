@@ -10,10 +10,12 @@
 #include <QPainter>
 #include <QScrollBar>
 #include <QVBoxLayout>
+#include <algorithm>
 
 namespace up::app {
 namespace {
 
+constexpr int pause = 120;      // ms
 constexpr int leastHeight = 44; // one row; Now and its caution come first
 
 QPixmap swatchOf(Colour colour) {
@@ -39,33 +41,70 @@ RowsPanel::RowsPanel(QWidget* parent)
     auto* column = new QVBoxLayout(this);
     column->addWidget(m_title);
     column->addWidget(m_list, 1);
+    m_pause.setSingleShot(true);
+    m_pause.setInterval(pause);
+    connect(&m_pause, &QTimer::timeout, this, &RowsPanel::update);
     connect(m_list, &QListWidget::itemClicked, this, [this](const QListWidgetItem* item) {
         if (const auto tag = item->data(Qt::UserRole).toUInt()) emit chosen(tag);
     });
 }
 
+namespace {
+
+QString textOf(const Row& row) {
+    QString text = (row.done ? "✓ " : row.next ? "▸ " : "") + QString::fromStdString(row.text);
+    if (!row.detail.empty()) text += "\n" + QString::fromStdString(row.detail);
+    return text;
+}
+
+void fill(QListWidgetItem& item, const Row& row) {
+    item.setText(textOf(row));
+    item.setData(Qt::UserRole, row.tag);
+    item.setIcon(row.swatch ? QIcon(swatchOf(*row.swatch)) : QIcon());
+    item.setForeground(row.done ? QBrush(look::q(look::moss)) : QBrush());
+    QFont font = item.font();
+    font.setBold(row.next);
+    item.setFont(font);
+}
+
+} // namespace
+
+/// Rows that stay as they were are left alone, and measures that change in a drag wait until the hand rests:
+/// laying hundreds of rows out anew takes longer than a frame.
 void RowsPanel::show(const Rows& rows) {
     const auto title = QString::fromStdString(rows.title);
-    const int scrolled = title == m_title->text() ? m_list->verticalScrollBar()->value() : 0;
-    m_title->setText(title);
-    m_list->clear();
-    QListWidgetItem* next = nullptr;
-    for (const auto& row : rows.rows) {
-        QString text = (row.done ? "✓ " : row.next ? "▸ " : "") + QString::fromStdString(row.text);
-        if (!row.detail.empty()) text += "\n" + QString::fromStdString(row.detail);
-        auto* item = new QListWidgetItem(text, m_list);
-        item->setData(Qt::UserRole, row.tag);
-        if (row.swatch) item->setIcon(swatchOf(*row.swatch));
-        if (row.done) item->setForeground(look::q(look::moss));
-        if (row.next) {
-            QFont font = item->font();
-            font.setBold(true);
-            item->setFont(font);
-            if (!next) next = item;
-        }
+    const bool other = title != m_title->text();
+    if (other || rows.rows.size() != m_rows.size()) {
+        const int scrolled = other ? 0 : m_list->verticalScrollBar()->value();
+        m_title->setText(title);
+        m_list->clear();
+        for (const auto& row : rows.rows)
+            fill(*new QListWidgetItem(m_list), row);
+        m_list->verticalScrollBar()->setValue(scrolled);
+    } else {
+        const bool onlyDetails =
+            std::equal(rows.rows.begin(), rows.rows.end(), m_rows.begin(), [](Row a, const Row& b) {
+                a.detail = b.detail;
+                return a == b;
+            });
+        m_wanted = rows.rows;
+        if (onlyDetails) return m_pause.start();
+        update();
     }
-    m_list->verticalScrollBar()->setValue(scrolled);
-    if (next) m_list->scrollToItem(next);
+    const auto isNext = [](const Row& row) { return row.next; };
+    const auto next = std::find_if(rows.rows.begin(), rows.rows.end(), isNext);
+    const auto before = std::find_if(m_rows.begin(), m_rows.end(), isNext);
+    if (next != rows.rows.end() && (other || before == m_rows.end() || before->tag != next->tag))
+        m_list->scrollToItem(m_list->item(static_cast<int>(next - rows.rows.begin())));
+    m_rows = m_wanted = rows.rows;
+}
+
+/// Brings the rows that have changed up to date.
+void RowsPanel::update() {
+    m_pause.stop();
+    for (std::size_t i = 0; i < m_wanted.size() && i < m_rows.size(); ++i)
+        if (!(m_wanted[i] == m_rows[i])) fill(*m_list->item(static_cast<int>(i)), m_wanted[i]);
+    m_rows = m_wanted;
 }
 
 } // namespace up::app

@@ -5,6 +5,7 @@
 #include "app/views/view.hpp"
 
 #include <QFrame>
+#include <QTimer>
 
 class QLabel;
 class QListWidget;
@@ -23,6 +24,9 @@ signals:
 private:
     QLabel* m_title;
     QListWidget* m_list;
+    void update();
+    std::vector<Row> m_rows, m_wanted; ///< what the list shows, and is to show when the hand rests
+    QTimer m_pause;
 };
 
 } // namespace up::app

@@ -35,7 +35,7 @@ namespace up::app {
 Window::Window(WindowOptions options)
     : m_ownAsker(options.asker ? nullptr : std::make_unique<DialogAsker>(this)),
       m_asker(options.asker ? *options.asker : *m_ownAsker), m_sample(options.sample),
-      m_session(std::move(options.clock)), m_checker(m_session), m_layout(m_session),
+      m_session(std::move(options.clock)), m_checker(m_session), m_layout(m_session), m_lying(m_session),
       m_scanner(options.scannedPage), m_imports(m_session, m_asker, m_scanner),
       m_tracing(m_session, m_layout, m_asker), m_commands(m_session, m_layout, m_asker, m_imports, m_tracing),
       m_sheets(m_session, m_asker, options.folder), m_shapes(m_session, m_asker), m_stack(m_session),
@@ -58,6 +58,9 @@ Window::Window(WindowOptions options)
     connectMat();
     connect(&m_session, &Session::changed, this, &Window::refresh);
     connect(&m_session, &Session::trouble, this, [this](const QString& sentence) { say(sentence, true); });
+    connect(&m_lying, &LyingJob::found, this, [this] {
+        if (m_session.view() == View::lay) showView();
+    });
     connect(&m_checker, &Checker::checked, this, [this] {
         if (m_session.view() == View::draw) showView();
     });

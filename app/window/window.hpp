@@ -6,6 +6,7 @@
 #include "app/session/autosave.hpp"
 #include "app/session/checker.hpp"
 #include "app/session/layout_job.hpp"
+#include "app/session/lying_job.hpp"
 #include "app/window/commands.hpp"
 #include "app/window/files.hpp"
 #include "app/window/shape_commands.hpp"
@@ -49,6 +50,7 @@ public:
     [[nodiscard]] SheetCommands& sheets() { return m_sheets; }
     [[nodiscard]] ShapeCommands& shapeCommands() { return m_shapes; }
     [[nodiscard]] LayoutJob& layoutJob() { return m_layout; }
+    [[nodiscard]] LyingJob& lying() { return m_lying; }
     [[nodiscard]] Checker& checker() { return m_checker; }
     [[nodiscard]] Autosave& autosave() { return m_autosave; }
     [[nodiscard]] Mat& mat() { return *m_mat; }
@@ -79,6 +81,7 @@ private:
     Session m_session;
     Checker m_checker;
     LayoutJob m_layout;
+    LyingJob m_lying;
     SampleScanner m_scanner;
     ImportCommands m_imports;
     TraceCommands m_tracing;

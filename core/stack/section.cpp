@@ -24,8 +24,10 @@ std::vector<std::pair<double, double>> stretchesIn(const shape::Region& piece, P
 std::vector<Tread> sectionOf(const std::vector<shape::Region>& pieces, const std::vector<std::size_t>& order,
                              Point a, Point b) {
     std::vector<Tread> out;
+    shape::Box line;
+    line.take(a), line.take(b);
     for (const std::size_t piece : order) {
-        if (pieces[piece].isEmpty()) continue;
+        if (pieces[piece].isEmpty() || !pieces[piece].bounds().meets(line)) continue;
         const std::size_t lower = out.size();
         for (const auto& [from, to] : stretchesIn(pieces[piece], a, b)) {
             int level = 0;
