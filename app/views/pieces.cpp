@@ -132,6 +132,7 @@ sheet::Layer flagLayer(const Look& look) {
     sheet::Layer layer{"flags", {}, {}, {}};
     for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
         const auto& piece = look.block.pieces[i];
+        if (piece.liningOf) continue; // it lies hidden where its piece has its own
         const auto& spot = look.derived.spots()[i];
         layer.items.push_back(sheet::Flag{plan::labelOf(look.block, piece.id), spot.at, false,
                                           colourOf(look.quilt, piece.fabric), spot.depth * 2,

@@ -83,7 +83,7 @@ std::vector<bool> touched(const BlockPlan& now, const BlockPlan& before) {
     for (std::size_t i = 0; i < now.from.size(); ++i) {
         boxes.push_back(now.regions[i].bounds().grownBy(now.reach));
         if (now.from[i] == before.from[i]) continue;
-        changed.push_back(boxes.back());
+        changed.push_back(now.regions[i].bounds());
         changed.push_back(before.regions[i].bounds());
     }
     for (std::size_t i = 0; i < out.size(); ++i)
