@@ -9,6 +9,7 @@
 #include "core/store/quilt_file.hpp"
 #include "demo/towpath.hpp"
 #include "intake/pages/pages.hpp"
+#include "output/dxf/dxf.hpp"
 #include "output/pages/pages.hpp"
 #include "output/pdf/pdf.hpp"
 #include "output/svg/svg.hpp"
@@ -82,17 +83,21 @@ Bytes exportSheets(const Words& words) {
     const bool pages = words.what == "tracing" || words.what == "placement" || words.what == "web";
     if (!pages && words.what != "cut")
         return failure(Code::badUse, {"--what is tracing, web, placement or cut, not “" + words.what + "”"});
-    if ((pages && words.as != "pdf") || (!pages && words.as != "svg"))
+    if ((pages && words.as != "pdf") || (!pages && words.as != "svg" && words.as != "dxf"))
         return failure(
             Code::badUse,
-            {"tracing, web and placement sheets are written as pdf, cut files as svg; choose --as " +
-             std::string(pages ? "pdf" : "svg")});
+            {"tracing, web and placement sheets are written as pdf, cut files as svg or dxf; choose --as " +
+             std::string(pages ? "pdf" : "svg or dxf")});
     if (words.paper != "letter" && words.paper != "a4")
         return failure(Code::badUse, {"--paper is letter or a4, not “" + words.paper + "”"});
     auto opened = openBlock(words);
     if (!opened) return tl::unexpected(opened.error());
     const auto& block = opened->chosen();
-    if (!pages) return output::cutSheet(opened->quilt, block).map(output::writeSvg);
+    if (!pages) {
+        const auto sheet = output::cutSheet(opened->quilt, block);
+        if (!sheet) return tl::unexpected(sheet.error());
+        return words.as == "dxf" ? output::writeDxf(*sheet) : Bytes(output::writeSvg(*sheet));
+    }
     output::PageOptions options{words.paper == "a4" ? measure::a4 : measure::letter};
     if (!words.square.empty()) {
         const auto square = measure::readLength(words.square);
@@ -105,9 +110,9 @@ Bytes exportSheets(const Words& words) {
         options.square = square->mm();
     }
     if (words.what == "placement")
-        return output::placementPages(opened->quilt, block, options).and_then([&](const auto& made) {
-            return output::writePdf(made, block.name);
-        });
+        return (words.mirrored ? output::mirroredPlacementPages : output::placementPages)(opened->quilt,
+                                                                                          block, options)
+            .and_then([&](const auto& made) { return output::writePdf(made, block.name); });
     auto laidOut = block;
     if (block.layout.empty()) {
         Job control;

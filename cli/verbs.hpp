@@ -17,7 +17,7 @@ struct Words {
     double seconds = 2, dpi = 0;
     int rounds = 0, page = 1, columns = 0;
     std::uint64_t seed = 1;
-    bool reversed = false, ownSize = false, noOffCuts = false;
+    bool reversed = false, ownSize = false, noOffCuts = false, mirrored = false;
 };
 
 using Bytes = Result<std::string>;

@@ -75,6 +75,10 @@ void SheetCommands::print(Sheets first) {
         kindOf(m_session, "Placement sheet",
                "From the front, not reversed: to lay under the background or beside it. Print at 100 %.",
                output::placementPages),
+        kindOf(m_session, "Placement sheet, mirrored",
+               "For tracing at a window from the back: tape it to the glass behind the background. Print at "
+               "100 %.",
+               output::mirroredPlacementPages),
         kindOf(
             m_session, "Onto sheets of web",
             "Straight onto the smooth side of the web's own sheets. Only where the web's leaflet allows it, "
@@ -83,7 +87,8 @@ void SheetCommands::print(Sheets first) {
             output::webPages)};
     question.kinds.back().ownSize = true;
     if (block->layout.empty()) // nothing to trace yet
-        question.kinds = {question.kinds[static_cast<std::size_t>(Sheets::placement)]};
+        question.kinds = {question.kinds[static_cast<std::size_t>(Sheets::placement)],
+                          question.kinds[static_cast<std::size_t>(Sheets::mirrored)]};
     else
         question.first = static_cast<std::size_t>(first);
     question.printers = {m_samplePrinter};

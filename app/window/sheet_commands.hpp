@@ -17,7 +17,7 @@ public:
     SheetCommands(Session& session, Asker& asker, const QString& folder, QObject* parent = nullptr);
 
     /// What is printed of a block.
-    enum class Sheets : std::uint8_t { tracing, placement, onWeb };
+    enum class Sheets : std::uint8_t { tracing, placement, mirrored, onWeb };
     /// Asks how; what is given is proposed first.
     void print(Sheets first);
     /// The screen as a light box.

@@ -1,7 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "output/pages/pages.hpp"
 
-#include "core/plan/block_plan.hpp"
+#include "core/plan/doubts.hpp"
+#include "core/plan/ground_plan.hpp"
 #include "output/pages/drawn.hpp"
 
 namespace up::output {
@@ -15,26 +16,40 @@ using sheet::Pen;
 
 /// Edge stretches of piece `i` that pieces above hide.
 std::vector<shape::Polyline> hiddenEdges(const plan::BlockPlan& plan, std::size_t i) {
-    std::vector<shape::Region> above(plan.regions.begin() + static_cast<std::ptrdiff_t>(i) + 1,
-                                     plan.regions.end());
-    const auto cover = shape::unite(above);
     std::vector<shape::Polyline> out;
     for (const auto& ring : plan.regions[i].rings) {
         auto closed = ring;
         closed.push_back(ring.front());
-        for (auto& part : shape::inside(closed, cover))
+        for (auto& part : shape::inside(closed, plan.cover[i]))
             out.push_back(std::move(part));
     }
     return out;
 }
 
-void addCreases(std::vector<sheet::Item>& items, const Block& block) {
-    const double w = block.width.mm(), h = block.height.mm();
-    const Pen crease{quiet, 0.15, Dash::dashed};
-    items.push_back(sheet::line({w / 2, 0}, {w / 2, h}, crease));
-    items.push_back(sheet::line({0, h / 2}, {w, h / 2}, crease));
-    items.push_back(sheet::line({0, 0}, {w, h}, crease));
-    items.push_back(sheet::line({w, 0}, {0, h}, crease));
+/// Seams and creases of the background, as far as the block's cut size.
+void addGround(std::vector<sheet::Item>& items, const Block& block) {
+    const auto ground = plan::planGround(block);
+    const auto cut = shape::rectangle(plan::cutBox(block));
+    const auto add = [&](const std::pair<Point, Point>& line, const Pen& pen) {
+        for (const auto& part : shape::inside({line.first, line.second}, cut))
+            items.push_back(sheet::line(part.front(), part.back(), pen));
+    };
+    for (const auto& seam : ground.seams)
+        add(seam, Pen{quiet, 0.3, Dash::solid});
+    for (const auto& crease : ground.creases)
+        add(crease, Pen{quiet, 0.15, Dash::dashed});
+}
+
+/// Left for right about the line x = `axis`; words stay readable.
+void mirror(std::vector<sheet::Item>& items, double axis) {
+    const auto map = shape::Transform::mirrorAcross(axis);
+    for (auto& item : items) {
+        if (auto* drawn = std::get_if<sheet::Shape>(&item))
+            for (auto& contour : drawn->contours)
+                contour = transformed(contour, map);
+        if (auto* words = std::get_if<sheet::Words>(&item)) words->at = map(words->at);
+        if (auto* flag = std::get_if<sheet::Flag>(&item)) flag->at = map(flag->at);
+    }
 }
 
 } // namespace
@@ -51,7 +66,7 @@ Content placementContent(const Quilt& quilt, const Block& block) {
         "Outer line: raw edge. Inner line: finished edge. Dashed outlines are hidden under other pieces."};
     content.items.push_back(sheet::box(finished.grownBy(seam), std::nullopt, Pen{pencil, 0.2, Dash::solid}));
     content.items.push_back(sheet::box(finished, std::nullopt, Pen{pencil, 0.35, Dash::solid}));
-    addCreases(content.items, block);
+    addGround(content.items, block);
     for (std::size_t i = 0; i < block.pieces.size(); ++i) {
         const auto& piece = block.pieces[i];
         content.box.take(plan.regions[i].bounds());
@@ -70,6 +85,19 @@ Result<std::vector<sheet::Page>> placementPages(const Quilt& quilt, const Block&
                                                 const PageOptions& options) {
     if (block.pieces.empty()) return failure(Code::nothingToDo, {block.name});
     return tiled(placementContent(quilt, block), options);
+}
+
+Result<std::vector<sheet::Page>> mirroredPlacementPages(const Quilt& quilt, const Block& block,
+                                                        const PageOptions& options) {
+    if (block.pieces.empty()) return failure(Code::nothingToDo, {block.name});
+    auto content = placementContent(quilt, block);
+    const double axis = block.width.mm() / 2;
+    mirror(content.items, axis);
+    content.box = {2 * axis - content.box.right, content.box.top, 2 * axis - content.box.left,
+                   content.box.bottom};
+    content.title = block.name + ": placement sheet, mirrored";
+    content.side = "Mirrored. Tape it to a window behind the background, its printed side towards the glass.";
+    return tiled(content, options);
 }
 
 Result<sheet::Page> cutSheet(const Quilt& quilt, const Block& block) {

@@ -51,6 +51,10 @@ struct WholeSheet {
 [[nodiscard]] Result<std::vector<sheet::Page>>
 placementPages(const quilt::Quilt& quilt, const quilt::Block& block, const PageOptions& options);
 
+/// The same mirrored, its words readable: for tracing at a window from the back. Errors: as placementPages.
+[[nodiscard]] Result<std::vector<sheet::Page>>
+mirroredPlacementPages(const quilt::Quilt& quilt, const quilt::Block& block, const PageOptions& options);
+
 /// A machine's mats, each as large as the mat, one layer per fabric; pieces without a fabric are left out.
 [[nodiscard]] std::vector<sheet::Page> matPages(const quilt::Quilt& quilt, const quilt::Block& block,
                                                 const plan::MachinePlan& plan, double width, double height);

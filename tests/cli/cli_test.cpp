@@ -138,6 +138,8 @@ TEST(Export, WritesEverySheet) {
     EXPECT_EQ(out("tracing", "pdf", dir.file("t.pdf")).code, 0);
     EXPECT_EQ(out("placement", "pdf", dir.file("p.pdf")).code, 0);
     EXPECT_EQ(out("cut", "svg", dir.file("c.svg")).code, 0);
+    EXPECT_EQ(out("cut", "dxf", dir.file("c.dxf")).code, 0);
+    EXPECT_NE(test::readAll(dir.file("c.dxf")).find("AC1009"), std::string::npos) << "R12, which every reader knows";
     EXPECT_TRUE(test::readAll(dir.file("t.pdf")).starts_with("%PDF"));
     EXPECT_EQ(test::tool("rsvg-convert '" + dir.file("c.svg") + "' -o '" + dir.file("c.png") + "'").code, 0);
 }

@@ -124,6 +124,21 @@ TEST(PlacementPdf, IsA4SizedWithATrueInch) {
     expectInchSquare(printed);
 }
 
+/// A point left of the middle comes right of it, and what is written stays readable.
+TEST(PlacementPdf, MirroredIsTheSameTheOtherWayRound) {
+    const auto quilt = narrowboat();
+    const auto& block = quilt.blocks[0];
+    const auto plain = must(placementPages(quilt, block, {measure::letter}));
+    const auto mirrored = must(mirroredPlacementPages(quilt, block, {measure::letter}));
+    ASSERT_EQ(plain.size(), mirrored.size());
+    Printed printed;
+    print(printed, mirrored);
+    expectInchSquare(printed);
+    const auto text = tool("pdftotext -layout '" + printed.path + "' -").out;
+    EXPECT_NE(text.find("mirrored"), std::string::npos);
+    EXPECT_NE(text.find("Tape it to a window"), std::string::npos);
+}
+
 TEST(TracingPdf, SaysTheSideTheNumbersAndTheFabrics) {
     const auto quilt = narrowboat();
     Printed printed;
