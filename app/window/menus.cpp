@@ -121,10 +121,9 @@ void Menus::buildStack() {
         [&] { stack.toggleUnit(); });
     menu->addSeparator();
     add(menu, "stack.lock", "Lock or unloc&k where it lies", QKeySequence("K"), [&] { stack.toggleLock(); });
-    add(menu, "stack.centre", "&Centre by its box", QKeySequence("C"),
+    add(menu, "stack.centre", "&Centre by its box", QKeySequence("Ctrl+Shift+C"),
         [&] { stack.centre(plan::Centre::box); });
-    add(menu, "stack.weigh", "Centre by &weight", QKeySequence("Shift+C"),
-        [&] { stack.centre(plan::Centre::weight); });
+    add(menu, "stack.weigh", "Centre by &weight", {}, [&] { stack.centre(plan::Centre::weight); });
 }
 
 void Menus::buildWeb() {

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/centring.hpp"
 
+#include "core/shape/centroid.hpp"
+
 #include <algorithm>
 
 namespace up::plan {
@@ -13,21 +15,6 @@ shape::Box boxOf(const BlockPlan& plan) {
     for (const auto& region : plan.regions)
         box.take(region.bounds());
     return box;
-}
-
-/// The middle of all that shows, by area. Source: centroid of a polygon from the shoelace terms.
-Point middleOfArea(const BlockPlan& plan) {
-    Point sum;
-    double area = 0;
-    for (const auto& region : plan.visible)
-        for (const auto& ring : region.rings)
-            for (std::size_t i = 0; i < ring.size(); ++i) {
-                const Point a = ring[i], b = ring[(i + 1) % ring.size()];
-                const double c = a.x * b.y - b.x * a.y;
-                sum = sum + (a + b) * (c / 6);
-                area += c / 2;
-            }
-    return area > 0 ? sum * (1 / area) : boxOf(plan).centre();
 }
 
 } // namespace
@@ -45,7 +32,7 @@ std::optional<Point> centring(const quilt::Block& block, const BlockPlan& plan, 
     if (!gaps || runsOff) return std::nullopt;
     const Point byBox{(gaps->right - gaps->left) / 2, (gaps->bottom - gaps->top) / 2};
     if (how == Centre::box) return byBox;
-    const Point middle = middleOfArea(plan);
+    const Point middle = shape::centroid(plan.visible);
     const Point byWeight{block.width.mm() / 2 - middle.x, block.height.mm() / 2 - middle.y};
     // Moving down by byBox.y makes top and bottom equal; less would leave the top gap the smaller one.
     return Point{byWeight.x, std::max(byWeight.y, byBox.y)};

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/stack/peeking.hpp"
 
+#include "core/shape/centroid.hpp"
 #include "core/shape/deepest.hpp"
 #include "core/stack/showing.hpp"
 
@@ -163,20 +164,8 @@ Region widened(const Region& upper, const Peek& peek, double limit) {
 std::optional<Point> nudge(const Region& upper, const Peek& peek, double limit) {
     const auto round = shape::offset(peek.where, limit, coarse);
     const auto in = shape::intersect(round, upper), out = shape::subtract(round, upper);
-    const auto middle = [](const Region& region) {
-        Point sum;
-        double area = 0;
-        for (const auto& ring : region.rings)
-            for (std::size_t i = 0; i < ring.size(); ++i) {
-                const Point a = ring[i], b = ring[(i + 1) % ring.size()];
-                const double c = a.x * b.y - b.x * a.y;
-                sum = sum + (a + b) * (c / 6);
-                area += c / 2;
-            }
-        return area > 0 ? sum * (1 / area) : Point{};
-    };
     if (in.isEmpty() || out.isEmpty()) return std::nullopt;
-    const Point from = middle(in), to = middle(out);
+    const Point from = shape::centroid({in}), to = shape::centroid({out});
     const double way = shape::distance(from, to);
     if (way < limit / 2) return std::nullopt;
     const double by = (peek.shows ? peek.distance : -peek.distance) + 1.3 * limit;

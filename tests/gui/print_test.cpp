@@ -194,7 +194,7 @@ TEST_F(Printing, AFolderThatTakesNothingIsSaid) {
     EXPECT_TRUE(says(*print, "cannot be written"));
 }
 
-TEST_F(Printing, WithoutALayoutOnlyThePlacementSheetIsOffered) {
+TEST_F(Printing, WithoutALayoutOnlyPlacementSheetsAreOffered) {
     importInto("windlass.svg", 8);
     std::vector<QString> offered;
     m_asker.printAnswer = [&](const app::PrintQuestion& question) {
@@ -204,7 +204,7 @@ TEST_F(Printing, WithoutALayoutOnlyThePlacementSheetIsOffered) {
     climb(View::trace);
     EXPECT_FALSE(find<QPushButton>("trace.pages").isEnabled());
     key(Qt::Key_P, Qt::ControlModifier);
-    EXPECT_EQ(offered, std::vector<QString>{"Placement sheet"});
+    EXPECT_EQ(offered, (std::vector<QString>{"Placement sheet", "Placement sheet, mirrored"}));
 }
 
 /// What a printer of the desktop is given, by the toolkit's own way to PDF.

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "tests/support/mosaics.hpp"
 
+#include "tests/support/shapes.hpp"
+
 #include <algorithm>
 #include <cmath>
 #include <numbers>
@@ -157,6 +159,14 @@ Mosaic maze(Random& random, int cells) {
 }
 
 } // namespace
+
+std::vector<Region> randomStack(std::uint64_t seed, std::size_t count) {
+    Random random(seed);
+    std::vector<Region> out;
+    for (std::size_t i = 0; i < count; ++i)
+        out.push_back(shape::regionOf({randomStar(random)}));
+    return out;
+}
 
 std::vector<Mosaic> mosaics() {
     Random random(2026);

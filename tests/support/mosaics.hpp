@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Drawings whose shapes merely meet, like those of colouring pages: tilings, mazes, panes of leaded glass.
+// Many shapes at once: drawings whose shapes merely meet, like those of colouring pages (tilings, mazes, panes
+// of leaded glass), and heaps of stars.
 #pragma once
 
 #include "core/base/random.hpp"
@@ -17,5 +18,8 @@ struct Mosaic {
 
 /// Fifty of them, each about 230 mm across, 4 to 90 pieces; the same every time.
 [[nodiscard]] std::vector<Mosaic> mosaics();
+
+/// That many stars, lying about each other.
+[[nodiscard]] std::vector<shape::Region> randomStack(std::uint64_t seed, std::size_t count);
 
 } // namespace up::test

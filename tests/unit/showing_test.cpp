@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/stack/showing.hpp"
 #include "tests/support/geos.hpp"
+#include "tests/support/mosaics.hpp"
 #include "tests/support/raster.hpp"
 #include "tests/support/shapes.hpp"
 
@@ -11,15 +12,8 @@ namespace up::stack {
 namespace {
 
 using shape::Region;
+using test::randomStack;
 using test::squareRegion;
-
-std::vector<Region> randomStack(std::uint64_t seed, std::size_t count) {
-    Random random(seed);
-    std::vector<Region> out;
-    for (std::size_t i = 0; i < count; ++i)
-        out.push_back(shape::regionOf({test::randomStar(random)}));
-    return out;
-}
 
 TEST(VisibleParts, TogetherMakeTheWholeExactlyOnce) {
     const auto pieces = randomStack(32, 10);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/stack/stack.hpp"
 #include "tests/support/geos.hpp"
+#include "tests/support/mosaics.hpp"
 #include "tests/support/shapes.hpp"
 
 #include <gtest/gtest.h>
@@ -9,15 +10,8 @@ namespace up::stack {
 namespace {
 
 using shape::Region;
+using test::randomStack;
 using test::squareRegion;
-
-std::vector<Region> randomStack(std::uint64_t seed, std::size_t count) {
-    Random random(seed);
-    std::vector<Region> out;
-    for (std::size_t i = 0; i < count; ++i)
-        out.push_back(shape::regionOf({test::randomStar(random)}));
-    return out;
-}
 
 TEST(StackOf, CountsAreaNotBoxes) {
     // An L and a square in its corner: the boxes overlap, the shapes do not.
