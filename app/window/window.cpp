@@ -17,6 +17,7 @@
 #include "app/window/tool_row.hpp"
 #include "app/window/ways_strip.hpp"
 #include "core/plan/doubts.hpp"
+#include "core/plan/snap.hpp"
 #include "words/sentences.hpp"
 
 #include <QAbstractButton>
@@ -166,6 +167,7 @@ void Window::connectMat() {
     });
     connect(m_mat, &Mat::dropped, this, [this] {
         if (m_session.view() == View::trace) return m_tracing.drop();
+        if (m_session.view() == View::lay) snap();
         m_session.closeMerge();
     });
     connect(m_mat, &Mat::nudged, this, [this](int right, int down, bool far) {
@@ -174,6 +176,18 @@ void Window::connectMat() {
         if (m_session.view() == View::trace && m_session.piece())
             m_tracing.move(m_session.piece()->id, right * step, down * step, false, "nudge on the web");
     });
+}
+
+/// Onto a crease that lies within reach, as part of the drag.
+void Window::snap() {
+    const auto* piece = m_session.piece();
+    const int number = piece ? plan::numberOf(*m_session.block(), piece->id) : 0;
+    if (number == 0 || piece->locked) return;
+    auto& derived = m_session.derived();
+    const auto by =
+        plan::snapBy(derived.block().regions[static_cast<std::size_t>(number) - 1], derived.ground());
+    if (!by) return;
+    move(m_session.turnedOver() ? -by->x : by->x, by->y, "drag " + std::to_string(piece->id.value));
 }
 
 /// The ends stay within what is cut, so that they can be taken hold of again.

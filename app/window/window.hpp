@@ -70,6 +70,7 @@ private:
     void refresh(Change change);
     void fillLog();
     void turn(double degrees);
+    void snap();
     void dragSection(bool first, double right, double down);
     void move(double right, double down, const std::string& key);
     void say(const QString& sentence, bool bad);

@@ -40,6 +40,8 @@ Doubts doubtsOf(const quilt::Block& block, const BlockPlan& plan, const BlockPla
             continue;
         }
         out.shorts[i] = stack::shortfalls(tuckedIn(plan, i), block.underlap.mm());
+        // What nobody sees is told of as a whole.
+        if (plan.visible[i].area() < stack::leastOverlap) continue;
         out.peeks[i] = stack::peeksOf(plan.regions, i, plan.above[i], plan.cover[i], plan.visible[i], within);
         dropTheSame(out.peeks[i], out.shorts[i]);
     }

@@ -123,6 +123,44 @@ TEST(Layout, GivesTheSameAnswerForTheSameSeed) {
     EXPECT_GT(first.json()["used"].get<double>(), 0);
 }
 
+TEST(Order, SaysWhatHidesWhatAndWhatIsAUnit) {
+    const auto order = say({"order", sample(), "--block", "Hurricane lamp"}).json();
+    EXPECT_EQ(order["pieces"][6]["label"], "7a");
+    EXPECT_EQ(order["pieces"][7]["label"], "7b");
+    ASSERT_FALSE(order["units"].empty());
+    EXPECT_EQ(order["units"][0], (Json{{"made", true}, {"pieces", {7, 8}}}));
+    EXPECT_TRUE(order["interwoven"].empty());
+    double shown = 0;
+    for (const auto& piece : order["pieces"]) {
+        for (const auto& hidden : piece["hiddenEdge"])
+            EXPECT_GT(hidden["by"].get<int>(), piece["number"].get<int>());
+        shown += piece["visibleArea"].get<double>();
+    }
+    EXPECT_NEAR(shown, order["layers"][0].get<double>(), 0.001 * shown) << "what shows is the lowest layer";
+    for (const auto& border : order["borders"])
+        EXPECT_LT(border["lower"].get<int>(), border["upper"].get<int>()) << "as drawn";
+}
+
+TEST(Order, NamesTheLiningBeneathItsPiece) {
+    const auto order = say({"order", sample(), "--block", "Kingfisher"}).json();
+    int linings = 0;
+    for (const auto& piece : order["pieces"]) {
+        if (!piece.contains("liningOf")) continue;
+        ++linings;
+        EXPECT_EQ(piece["liningOf"].get<int>(), piece["number"].get<int>() + 1) << "one number before";
+    }
+    EXPECT_EQ(linings, 1);
+}
+
+TEST(Check, SaysWhatPutsItRight) {
+    bool tuck = false;
+    const auto checks = say({"check", sample()}).json();
+    for (const auto& finding : checks["findings"])
+        for (const auto& fix : finding.value("fixes", Json::array()))
+            tuck = tuck || fix == "Tuck it under";
+    EXPECT_TRUE(tuck) << "the narrowboat's cabin beneath its roof";
+}
+
 TEST(Stitch, ListsRunsWithThreadAndLength) {
     const auto plan = say({"stitch", sample(), "--block", "Hurricane lamp"}).json();
     EXPECT_EQ(plan["runs"].size(), 14U);
@@ -139,7 +177,8 @@ TEST(Export, WritesEverySheet) {
     EXPECT_EQ(out("placement", "pdf", dir.file("p.pdf")).code, 0);
     EXPECT_EQ(out("cut", "svg", dir.file("c.svg")).code, 0);
     EXPECT_EQ(out("cut", "dxf", dir.file("c.dxf")).code, 0);
-    EXPECT_NE(test::readAll(dir.file("c.dxf")).find("AC1009"), std::string::npos) << "R12, which every reader knows";
+    EXPECT_NE(test::readAll(dir.file("c.dxf")).find("AC1009"), std::string::npos)
+        << "R12, which every reader knows";
     EXPECT_TRUE(test::readAll(dir.file("t.pdf")).starts_with("%PDF"));
     EXPECT_EQ(test::tool("rsvg-convert '" + dir.file("c.svg") + "' -o '" + dir.file("c.png") + "'").code, 0);
 }

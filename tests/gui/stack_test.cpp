@@ -176,6 +176,22 @@ TEST_F(StackHand, AUnitSharesANumberInTheRail) {
     EXPECT_EQ(quilt::find(block().pieces, named("eye"))->unit, 0);
 }
 
+TEST_F(StackHand, ADraggedPieceSnapsToTheCreaseWhenItIsLetGo) {
+    choose("Water can");
+    const auto id = named("body");
+    session().choosePiece(id);
+    const double middle = block().width.mm() / 2;
+    const auto now = [&] { return boundsOf(quilt::placed(*quilt::find(block().pieces, id))).centre().x; };
+    const double off = middle - now();
+    emit window().mat().dragged(id.value, off + 30, 0, false);
+    emit window().mat().dragged(id.value, -29, 0, false);
+    EXPECT_NEAR(now(), middle + 1, 0.01);
+    emit window().mat().dropped();
+    EXPECT_NEAR(now(), middle, 0.01);
+    session().undo();
+    EXPECT_NEAR(now(), middle - off, 0.01) << "drag and snap are one step";
+}
+
 TEST_F(StackHand, TheDesignIsCentred) {
     choose("Water can");
     act("stack.centre");

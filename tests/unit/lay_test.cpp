@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/dry_lay.hpp"
+#include "core/plan/snap.hpp"
 #include "core/stack/section.hpp"
 #include "tests/support/shapes.hpp"
 #include "words/lay_words.hpp"
@@ -87,6 +88,23 @@ TEST(PlanGround, CreasesGoThroughTheMiddle) {
     const double middle = block.width.mm() / 2;
     EXPECT_NEAR(ground.creases[0].first.x, middle, 1e-6);
     EXPECT_NEAR((ground.box.left + ground.box.right) / 2, middle, 1e-6);
+}
+
+TEST(SnapBy, ThePieceComesOntoTheCreaseWithinReach) {
+    const double middle = 228.6 / 2;
+    const auto ground = planGround(quilt::Block{});
+    const auto at = [&](double x, double y) {
+        return snapBy(shape::rectangle({x - 10, y - 5, x + 10, y + 5}), ground);
+    };
+    const auto both = at(middle + 1, middle - 1.2);
+    ASSERT_TRUE(both);
+    EXPECT_NEAR(both->x, -1, 1e-9);
+    EXPECT_NEAR(both->y, 1.2, 1e-9);
+    const auto side = at(middle + 10.9, 50);
+    ASSERT_TRUE(side) << "its left side is near the crease";
+    EXPECT_NEAR(side->x, -0.9, 1e-9);
+    EXPECT_FALSE(at(middle + 4, 50)) << "that is meant to lie beside it";
+    EXPECT_FALSE(at(middle, middle)) << "it lies there already";
 }
 
 TEST(MeasuresOf, ATipIsMeasuredFirst) {

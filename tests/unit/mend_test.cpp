@@ -59,7 +59,7 @@ class Peeking : public testing::TestWithParam<std::pair<double, Fix>> {};
 TEST_P(Peeking, IsGoneAfterOneClick) {
     const auto [beside, fix] = GetParam();
     const auto quilt =
-        quiltOf({{"lower", bar(60, 60, 120, 120), rust}, {"upper", bar(60 + beside, 50, 160, 130), navy}});
+        quiltOf({{"lower", bar(60, 20, 120, 120), rust}, {"upper", bar(60 + beside, 50, 160, 130), navy}});
     const auto kind = beside > 0 ? Kind::peeks : Kind::nearlyPeeks;
     const auto before = found(quilt, kind);
     ASSERT_EQ(before.size(), 1U);
@@ -75,6 +75,13 @@ INSTANTIATE_TEST_SUITE_P(Remedies, Peeking,
                          testing::Values(std::pair{1.0, Fix::trimLower}, std::pair{1.0, Fix::widenUpper},
                                          std::pair{1.0, Fix::nudgeUpper}, std::pair{-0.8, Fix::trimLower},
                                          std::pair{-0.8, Fix::widenUpper}, std::pair{-0.8, Fix::nudgeUpper}));
+
+TEST(Peeking, APieceThatNobodySeesIsToldOfOnce) {
+    const auto quilt =
+        quiltOf({{"lower", bar(60, 60, 120, 120), rust}, {"same", bar(60, 60, 120, 120), rust}});
+    EXPECT_EQ(found(quilt, Kind::hiddenWholly).size(), 1U);
+    EXPECT_TRUE(found(quilt, Kind::nearlyPeeks).empty());
+}
 
 TEST(Trimming, OfACutPieceIsASnipNotANewPiece) {
     auto quilt = quiltOf({{"lower", bar(60, 60, 120, 120), rust}, {"upper", bar(61, 50, 160, 130), navy}});
