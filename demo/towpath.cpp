@@ -182,6 +182,13 @@ std::size_t thinParts(const quilt::Block& block) {
     return count;
 }
 
+double areaOf(const Quilt& quilt, BlockId block, PieceId piece) {
+    const auto* found = find(find(quilt.blocks, block)->pieces, piece);
+    return found ? shape::regionOf(*found->outline).area() : 0;
+}
+
+constexpr double muchIsLeft = 0.95; // of a piece that is trimmed
+
 /// The block as its maker prepared it: tucked under, trimmed, lined; nothing that makes a part too thin.
 Result<Quilt> prepared(Quilt quilt, BlockId id) {
     constexpr int rounds = 3; // one remedy may call for another
@@ -195,6 +202,8 @@ Result<Quilt> prepared(Quilt quilt, BlockId id) {
                 auto next = mend::mended(quilt, finding, fix);
                 if (!next) return next;
                 if (thinParts(*find(next->blocks, id)) > before) continue;
+                if (areaOf(*next, id, finding.piece) < muchIsLeft * areaOf(quilt, id, finding.piece))
+                    continue;
                 quilt = std::move(*next);
                 break;
             }

@@ -256,14 +256,14 @@ std::string fixWords(check::Fix fix) {
     case check::Fix::markRunsOff: return "Let it run off";
     case check::Fix::mirror: return "Mirror it";
     case check::Fix::otherSide: return "Change the side";
-    case check::Fix::trimLower: return "Trim the lower";
-    case check::Fix::widenUpper: return "Widen the upper";
-    case check::Fix::nudgeUpper: return "Nudge it over";
+    case check::Fix::trimLower: return "Trim lower";
+    case check::Fix::widenUpper: return "Widen upper";
+    case check::Fix::nudgeUpper: return "Nudge over";
     case check::Fix::tuck: return "Tuck it under";
     case check::Fix::tuckAll: return "Tuck all under";
     case check::Fix::untie: return "Cut one in two";
     case check::Fix::line: return "Line it";
-    case check::Fix::cutAway: return "Cut away behind";
+    case check::Fix::cutAway: return "Cut away";
     case check::Fix::accept: return "Leave it so";
     case check::Fix::windows: return "Cut windows";
     case check::Fix::carryOn: return "Let it run off";
