@@ -18,14 +18,23 @@ void StackCommands::tell(const std::string& sentence) {
     emit told(QString::fromStdString(sentence));
 }
 
+/// The block, if there is anything in it.
+const quilt::Block* StackCommands::filled() {
+    const auto* block = m_session.block();
+    if (block && !block->pieces.empty()) return block;
+    tell("There are no pieces yet: bring a drawing in under Draw.");
+    return nullptr;
+}
+
 const quilt::Piece* StackCommands::chosen() {
+    if (!filled()) return nullptr;
     const auto* piece = m_session.piece();
     if (!piece) tell("Choose a piece first: click it on the mat or in the rail.");
     return piece;
 }
 
 void StackCommands::numberAnew() {
-    const auto* block = m_session.block();
+    const auto* block = filled();
     if (!block) return;
     const auto before = *block;
     if (!m_session.apply(mend::numberedAnew(m_session.quilt(), block->id), "number anew")) return;
@@ -38,7 +47,7 @@ void StackCommands::numberAnew() {
 
 /// Tells what was decided, and why.
 void StackCommands::tuckAll(plan::Below below) {
-    const auto* block = m_session.block();
+    const auto* block = filled();
     if (!block) return;
     const auto plan = plan::planUnderlap(m_session.quilt(), *block, m_session.derived().block(), below);
     const auto before = m_session.quilt();
@@ -50,9 +59,15 @@ void StackCommands::tuckAll(plan::Below below) {
         ++reasons[border.reason];
     std::string why;
     for (const auto& [reason, count] : reasons)
-        why += (why.empty() ? "" : "; ") + std::to_string(count) + ": " + words::reasonWords(reason);
-    tell("Lower pieces now reach " + underlap +
-         " beneath the upper ones. Which lies below, by borders: " + why + ".");
+        why +=
+            (why.empty() ? "" : "; ") + words::reasonWords(reason) + " " + std::to_string(count) + " times";
+    std::vector<PieceId> again;
+    const auto& were = quilt::find(before.blocks, m_session.blockId())->pieces;
+    for (const auto& piece : m_session.block()->pieces)
+        if (quilt::find(were, piece.id)->work.step > piece.work.step) again.push_back(piece.id);
+    tell("Lower pieces now reach " + underlap + " beneath the upper ones. Why one lies below: " + why + "." +
+         (again.empty() ? ""
+                        : " To be traced again: " + words::numbersWords(*m_session.block(), again) + "."));
 }
 
 void StackCommands::line() {
@@ -95,8 +110,8 @@ void StackCommands::toggleUnit() {
 }
 
 void StackCommands::centre(plan::Centre how) {
-    const auto* block = m_session.block();
-    if (!block || block->pieces.empty()) return;
+    const auto* block = filled();
+    if (!block) return;
     const auto by = plan::centring(*block, m_session.derived().block(), how);
     if (!by) return tell("This design runs off the block: it lies where its edges are.");
     edit::Moves moves;

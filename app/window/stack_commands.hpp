@@ -29,6 +29,7 @@ signals:
     void told(const QString& sentence);
 
 private:
+    [[nodiscard]] const quilt::Block* filled();
     [[nodiscard]] const quilt::Piece* chosen();
     void tell(const std::string& sentence);
 

@@ -84,22 +84,14 @@ public:
     explicit Measurer(const GroundPlan& ground) : m_ground(ground) {}
 
     [[nodiscard]] PlaceMeasure across(const Found& point) const {
-        for (const auto& [a, b] : m_ground.creases)
-            if (a.x == b.x && std::abs(a.x - point.at.x) <= onCrease.mm())
-                return {point.spot, point.isTip, From::uprightCrease, {}, point.at};
-        const double left = point.at.x - m_ground.box.left, right = m_ground.box.right - point.at.x;
-        return left <= right
-                   ? PlaceMeasure{point.spot, point.isTip, From::leftEdge, Length::ofMm(left), point.at}
-                   : PlaceMeasure{point.spot, point.isTip, From::rightEdge, Length::ofMm(right), point.at};
+        const auto& box = m_ground.box;
+        return along(point, &Point::x, {box.left, From::leftEdge}, {box.right, From::rightEdge},
+                     From::uprightCrease);
     }
     [[nodiscard]] PlaceMeasure down(const Found& point) const {
-        for (const auto& [a, b] : m_ground.creases)
-            if (a.y == b.y && std::abs(a.y - point.at.y) <= onCrease.mm())
-                return {point.spot, point.isTip, From::levelCrease, {}, point.at};
-        const double top = point.at.y - m_ground.box.top, bottom = m_ground.box.bottom - point.at.y;
-        return top <= bottom
-                   ? PlaceMeasure{point.spot, point.isTip, From::topEdge, Length::ofMm(top), point.at}
-                   : PlaceMeasure{point.spot, point.isTip, From::bottomEdge, Length::ofMm(bottom), point.at};
+        const auto& box = m_ground.box;
+        return along(point, &Point::y, {box.top, From::topEdge}, {box.bottom, From::bottomEdge},
+                     From::levelCrease);
     }
     /// Beyond the finished edge nobody measures.
     [[nodiscard]] bool isIn(Point p) const { return m_ground.finished.holds(p); }
@@ -116,6 +108,21 @@ public:
     }
 
 private:
+    struct Edge {
+        double at;
+        From from;
+    };
+    /// On a crease across that direction, or from the nearer of the two edges.
+    [[nodiscard]] PlaceMeasure along(const Found& point, double Point::*way, Edge low, Edge high,
+                                     From crease) const {
+        const double at = point.at.*way;
+        for (const auto& [a, b] : m_ground.creases)
+            if (a.*way == b.*way && std::abs(a.*way - at) <= onCrease.mm())
+                return {point.spot, point.isTip, crease, {}, point.at};
+        const bool isLow = at - low.at <= high.at - at;
+        return {point.spot, point.isTip, isLow ? low.from : high.from,
+                Length::ofMm(isLow ? at - low.at : high.at - at), point.at};
+    }
     const GroundPlan& m_ground;
 };
 

@@ -153,6 +153,22 @@ TEST_F(StackHand, WithoutAPieceTheMenuSaysWhatToDo) {
     EXPECT_TRUE(says().contains("Choose a piece first"));
 }
 
+TEST_F(StackHand, AnEmptyQuiltSaysWhyNothingHappens) {
+    session().startNew(quilt::emptyQuilt("Empty"));
+    for (const char* action : {"stack.number", "stack.tuck", "stack.line", "stack.unit", "stack.centre"}) {
+        window().findChild<QLabel*>("says")->clear();
+        act(action);
+        EXPECT_TRUE(says().contains("no pieces yet")) << action;
+    }
+}
+
+TEST_F(StackHand, TuckingSaysWhatMustBeTracedAgain) {
+    choose("Narrowboat"); // its pieces are on their web already
+    act("stack.tuck");
+    EXPECT_TRUE(says().contains("To be traced again: ")) << says().toStdString();
+    EXPECT_TRUE(says().contains(QString::number(number("cabin")))) << says().toStdString();
+}
+
 TEST_F(StackHand, ALockedPieceStays) {
     choose("Heron");
     session().choosePiece(named("crest"));

@@ -126,11 +126,29 @@ TEST(PlacementPdf, IsA4SizedWithATrueInch) {
 
 /// A point left of the middle comes right of it, and what is written stays readable.
 TEST(PlacementPdf, MirroredIsTheSameTheOtherWayRound) {
-    const auto quilt = narrowboat();
+    const auto side = measure::Length::ofInches(5, 1); // on one page
+    const auto big = narrowboat();
+    const auto quilt = must(edit::resizeBlock(big, big.blocks[0].id, side, side));
     const auto& block = quilt.blocks[0];
     const auto plain = must(placementPages(quilt, block, {measure::letter}));
     const auto mirrored = must(mirroredPlacementPages(quilt, block, {measure::letter}));
-    ASSERT_EQ(plain.size(), mirrored.size());
+    ASSERT_EQ(plain.size(), 1U);
+    ASSERT_EQ(mirrored.size(), 1U);
+    const auto middle = [&](const sheet::Page& page, std::size_t piece) {
+        shape::Box box;
+        for (const auto& layer : page.layers)
+            for (const auto& item : layer.items)
+                if (const auto* drawn = std::get_if<sheet::Shape>(&item);
+                    drawn && drawn->tag == block.pieces[piece].id.value)
+                    for (const auto& contour : drawn->contours)
+                        box.take(boundsOf(transformed(contour, layer.place)));
+        return box.centre();
+    };
+    const auto seen = middle(plain[0], 3) - middle(plain[0], 0),
+               turned = middle(mirrored[0], 3) - middle(mirrored[0], 0);
+    EXPECT_LT(seen.x, -20) << "the tiller is left of the sun";
+    EXPECT_NEAR(turned.x, -seen.x, 0.01);
+    EXPECT_NEAR(turned.y, seen.y, 0.01);
     Printed printed;
     print(printed, mirrored);
     expectInchSquare(printed);
