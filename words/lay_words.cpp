@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "words/lay_words.hpp"
 
+#include "words/now_words.hpp"
 #include "words/sentences.hpp"
 
 #include <algorithm>
+#include <sstream>
 
 namespace up::words {
 namespace {
@@ -78,6 +80,84 @@ std::string stepWords(const quilt::Block& block, const plan::LayStep& step, meas
     const auto tucks = tuckWords(block, step, units);
     if (!tucks.empty()) out += " It reaches " + tucks + ".";
     if (step.guide) out += " Slide it in by " + called(block, *step.guide) + ", then lift that off again.";
+    return out;
+}
+
+namespace {
+
+std::vector<std::string> wordsOf(const std::string& text) {
+    std::vector<std::string> out;
+    std::istringstream in(text);
+    for (std::string word; in >> word;)
+        out.push_back(word);
+    return out;
+}
+
+/// What the names share, word by word: "duckling 1 wing" and "duckling 2 wing" are duckling wings.
+std::string commonName(const quilt::Block& block, const plan::Heap& heap) {
+    const auto& first = block.pieces[heap.pieces.front()].name;
+    std::string out;
+    const auto own = wordsOf(first);
+    for (std::size_t w = 0; w < own.size(); ++w) {
+        const bool shared = std::all_of(heap.pieces.begin(), heap.pieces.end(), [&](std::size_t i) {
+            const auto other = wordsOf(block.pieces[i].name);
+            return w < other.size() && other[w] == own[w];
+        });
+        if (shared) out += (out.empty() ? "" : " ") + own[w];
+    }
+    return out.empty() ? first : out;
+}
+
+} // namespace
+
+std::string heapWords(const quilt::Block& block, const plan::RollCall& call, std::size_t index) {
+    const auto& heap = call.heaps[index];
+    std::string out;
+    if (heap.pieces.size() == 1) {
+        out = called(block, heap.pieces.front());
+    } else {
+        std::vector<PieceId> ids;
+        for (const std::size_t i : heap.pieces)
+            ids.push_back(block.pieces[i].id);
+        out = std::to_string(heap.pieces.size()) + " × " + commonName(block, heap) + " (" +
+              numbersWords(block, ids) + ")";
+    }
+    if (heap.hand == plan::Hand::none) return out;
+    const bool hasTwin = std::any_of(call.heaps.begin(), call.heaps.end(), [&](const plan::Heap& other) {
+        return other.hand != plan::Hand::none && other.hand != heap.hand && other.alike == heap.alike;
+    });
+    if (!hasTwin) return out;
+    return out + (heap.hand == plan::Hand::mirrored ? ", mirrored" : ", as drawn");
+}
+
+std::string countWords(const plan::Heap& heap) {
+    const auto all = heap.pieces.size();
+    const auto notCut = heap.notCut == 0 ? std::string() : std::to_string(heap.notCut) + " not cut yet";
+    if (heap.notCut == static_cast<int>(all)) return "not cut yet";
+    const auto cut = heap.here + heap.missing;
+    std::string out = all == 1 ? (heap.here ? "here" : "not ticked off")
+                      : heap.missing == 0 && heap.notCut == 0
+                          ? "all " + std::to_string(all) + " here"
+                          : std::to_string(heap.here) + " of " + std::to_string(cut) + " here";
+    return out + (notCut.empty() ? "" : ", " + notCut);
+}
+
+std::string rollWords(const quilt::Block& block, const plan::RollCall& call) {
+    constexpr std::size_t most = 6;
+    std::string out = call.here == call.all() ? "All " + std::to_string(call.all()) + " pieces are here."
+                                              : std::to_string(call.here) + " of " +
+                                                    std::to_string(call.all()) + " pieces are here.";
+    std::vector<std::string> missing;
+    for (std::size_t i = 0; i < block.pieces.size(); ++i)
+        if (plan::presenceOf(block.pieces[i]) == plan::Presence::missing) missing.push_back(called(block, i));
+    if (!missing.empty()) {
+        const auto more = missing.size() > most ? missing.size() - most : 0;
+        missing.resize(missing.size() - more);
+        if (more) missing.push_back(std::to_string(more) + " more");
+        out += " Not ticked off: " + listed(missing) + ".";
+    }
+    if (call.notCut == 1) out += " 1 is still to be cut.";
+    if (call.notCut > 1) out += " " + std::to_string(call.notCut) + " are still to be cut.";
     return out;
 }
 

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/plan/dry_lay.hpp"
+#include "core/plan/roll_call.hpp"
 #include "core/plan/underlap_plan.hpp"
 
 #include <string>
@@ -20,6 +21,13 @@ namespace up::words {
 /// The step in one sentence: "Lay 4 beak: … ." or "Lay 5 head for a moment, as a guide: … ."
 [[nodiscard]] std::string stepWords(const quilt::Block& block, const plan::LayStep& step,
                                     measure::System units);
+
+/// "3 × reed" or "4 reed 1", and of which hand, if there are two.
+[[nodiscard]] std::string heapWords(const quilt::Block& block, const plan::RollCall& call, std::size_t heap);
+/// "2 of 3 are here", "not cut yet".
+[[nodiscard]] std::string countWords(const plan::Heap& heap);
+/// "12 of 15 are here. Missing: 4 reed 3 and 7 tail. 2 are still to be cut."
+[[nodiscard]] std::string rollWords(const quilt::Block& block, const plan::RollCall& call);
 
 /// "6 + 6 + 5 in less 1/2 in for each of 2 seams = 16 in".
 [[nodiscard]] std::string seamWords(const plan::SeamSum& sum, measure::System units);

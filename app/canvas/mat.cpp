@@ -10,6 +10,7 @@
 #include <QMouseEvent>
 #include <QPainter>
 #include <QWheelEvent>
+#include <utility>
 
 namespace up::app {
 namespace {
@@ -115,6 +116,10 @@ void Mat::paintEvent(QPaintEvent*) {
         paintBadge(painter, Side::paper, {border + 180, 12});
     }
     if (m_scene.badges == Badges::one) paintBadge(painter, m_scene.panels.front().side, {border, 12});
+    if (!m_frame || !m_moved) return;
+    painter.setPen(QPen(look::q(look::brassBright), 2, Qt::DashLine));
+    painter.setBrush(QColor(255, 255, 255, 40));
+    painter.drawRect(QRectF(*m_frame, m_last).normalized());
 }
 
 void Mat::paintPanel(QPainter& painter, const Panel& panel, const Cell& cell) const {
@@ -200,10 +205,13 @@ void Mat::mousePressEvent(QMouseEvent* event) {
     if (panel && event->button() == Qt::LeftButton) {
         m_heldPanel = *panel;
         m_held = tagAt(m_scene.panels[*panel].layers, m_cells[*panel].page, m_last);
-        emit clicked(m_held);
+        emit clicked(m_held, event->modifiers().testFlag(Qt::ControlModifier));
         if (m_scene.panels[*panel].tag) emit panelClicked(m_scene.panels[*panel].tag);
     }
-    m_panning = !(m_held && m_scene.draggable) && m_zoom > 1;
+    const bool frames = panel && !m_held && m_scene.framing && event->button() == Qt::LeftButton &&
+                        (m_zoom <= 1 || event->modifiers().testFlag(Qt::ControlModifier));
+    m_frame = frames ? std::optional(m_last) : std::nullopt;
+    m_panning = !frames && !(m_held && m_scene.draggable) && m_zoom > 1;
 }
 
 void Mat::mouseMoveEvent(QMouseEvent* event) {
@@ -215,6 +223,8 @@ void Mat::mouseMoveEvent(QMouseEvent* event) {
         const auto& page = m_cells[m_heldPanel].page;
         emit dragged(m_held, step.x() / page.m11(), step.y() / page.m22(),
                      event->modifiers().testFlag(Qt::ShiftModifier));
+    } else if (m_frame) {
+        update();
     } else if (m_panning) {
         m_pan += step;
         arrange();
@@ -222,8 +232,14 @@ void Mat::mouseMoveEvent(QMouseEvent* event) {
     }
 }
 
-void Mat::mouseReleaseEvent(QMouseEvent*) {
+void Mat::mouseReleaseEvent(QMouseEvent* event) {
     if (m_held && m_moved) emit dropped();
+    if (m_frame && m_moved && m_heldPanel < m_cells.size()) {
+        const auto box = m_cells[m_heldPanel].page.inverted().mapRect(QRectF(*m_frame, m_last).normalized());
+        emit framed(m_heldPanel, {box.left(), box.top(), box.right(), box.bottom()},
+                    event->modifiers().testFlag(Qt::ControlModifier));
+    }
+    if (std::exchange(m_frame, std::nullopt)) update();
     m_held = 0;
     m_panning = false;
 }

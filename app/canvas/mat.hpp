@@ -25,7 +25,10 @@ public:
     [[nodiscard]] QSize minimumSizeHint() const override { return {360, 300}; }
 
 signals:
-    void clicked(std::uint32_t tag);
+    /// `more`, with Ctrl: as well as what is chosen.
+    void clicked(std::uint32_t tag, bool more);
+    /// A frame drawn round what is to be chosen, in scenes that allow it; mm on the panel.
+    void framed(std::size_t panel, up::shape::Box box, bool more);
     void panelClicked(std::uint32_t tag);
     /// While dragging a piece: how far since the last time, mm on the panel; `alone`
     /// with Shift.
@@ -63,6 +66,7 @@ private:
     std::size_t m_heldPanel = 0;
     QPointF m_last;
     bool m_panning = false, m_moved = false;
+    std::optional<QPointF> m_frame; ///< where a frame was begun
 };
 
 } // namespace up::app

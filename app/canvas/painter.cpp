@@ -4,6 +4,7 @@
 #include "app/look/look.hpp"
 
 #include <QPainter>
+#include <QPixmapCache>
 #include <cmath>
 
 namespace up::app {
@@ -66,7 +67,7 @@ struct FlagShape {
 /// A pennant whose point is the way it looks; as large as its piece allows, but always large enough to read.
 FlagShape flagShape(const sheet::Flag& flag, QPointF at, double scale) {
     const double letters = static_cast<double>(std::max<std::size_t>(flag.label.size(), 1));
-    const double h = std::clamp(flag.height * scale, 13.0, 18.0), w = h * (0.55 + 0.35 * letters),
+    const double h = std::round(std::clamp(flag.height * scale, 13.0, 18.0)), w = h * (0.55 + 0.35 * letters),
                  nose = h * 0.4;
     const double sign = flag.pointsLeft ? -1 : 1;
     const double back = at.x() - sign * w / 2, front = at.x() + sign * w / 2, y = at.y() - h / 2;
@@ -74,6 +75,36 @@ FlagShape flagShape(const sheet::Flag& flag, QPointF at, double scale) {
     out.outline << QPointF(back, y) << QPointF(front, y) << QPointF(front + sign * nose, at.y())
                 << QPointF(front, y + h) << QPointF(back, y + h);
     out.cloth = QRectF(std::min(back, front), y, w, h);
+    return out;
+}
+
+/// Painted once for each number, cloth and size: setting hundreds of numbers at every step of a drag takes
+/// longer than all the shapes.
+QPixmap flagPicture(const sheet::Flag& flag, double scale, const QPainter& painter, QPointF* corner) {
+    constexpr double room = 2; // pixels, for the pen
+    const auto [outline, cloth] = flagShape(flag, {}, scale);
+    const QRectF box = outline.boundingRect().adjusted(-room, -room, room, room);
+    *corner = box.topLeft();
+    const double dots = painter.device()->devicePixelRatioF();
+    const auto key = QString("flag %1 %2 %3 %4 %5")
+                         .arg(QString::fromStdString(flag.label), look::q(flag.colour).name())
+                         .arg(cloth.height())
+                         .arg(flag.pointsLeft)
+                         .arg(dots);
+    QPixmap out;
+    if (QPixmapCache::find(key, &out)) return out;
+    out = QPixmap((box.size() * dots).toSize());
+    out.setDevicePixelRatio(dots);
+    out.fill(Qt::transparent);
+    QPainter inner(&out);
+    inner.setRenderHint(QPainter::Antialiasing);
+    inner.translate(-box.topLeft());
+    inner.setFont(fontOf(painter, cloth.height() * 0.76, true));
+    inner.setBrush(look::q(flag.colour));
+    inner.setPen(QPen(luminance(flag.colour) < 0.2 ? Qt::white : look::q(look::ink), 1.2));
+    inner.drawPolygon(outline);
+    inner.drawText(cloth, Qt::AlignCenter, QString::fromStdString(flag.label));
+    QPixmapCache::insert(key, out);
     return out;
 }
 
@@ -113,13 +144,9 @@ void paintFlags(QPainter& painter, const sheet::Layer& layer, const QTransform& 
     for (const auto& item : layer.items) {
         const auto* flag = std::get_if<sheet::Flag>(&item);
         if (!flag) continue;
-        const auto [outline, cloth] = flagShape(*flag, map.map(qt(flag->at)), scaleOf(map));
-        painter.setFont(fontOf(painter, cloth.height() * 0.76, true));
-        const bool dark = luminance(flag->colour) < 0.2;
-        painter.setBrush(look::q(flag->colour));
-        painter.setPen(QPen(dark ? Qt::white : look::q(look::ink), 1.2));
-        painter.drawPolygon(outline);
-        painter.drawText(cloth, Qt::AlignCenter, QString::fromStdString(flag->label));
+        QPointF corner;
+        const auto picture = flagPicture(*flag, scaleOf(map), painter, &corner);
+        painter.drawPixmap((map.map(qt(flag->at)) + corner).toPoint(), picture); // on whole pixels: crisp
     }
 }
 

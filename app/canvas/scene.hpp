@@ -41,6 +41,7 @@ struct Scene {
     bool flowing = false;   ///< panels true to each other stand in rows as wide as they are
     double leastHeight = 0; ///< of a row, pixels; the mat scrolls when rows need more than it has
     bool draggable = false; ///< pieces may be moved
+    bool framing = false;   ///< a frame may be drawn round several of them
     std::string empty{};    ///< what to do first, when there is no panel
 };
 

@@ -3,6 +3,8 @@
 
 #include "app/dialogs/arrange_dialog.hpp"
 #include "app/dialogs/edge_dialog.hpp"
+#include "app/dialogs/fabric_dialog.hpp"
+#include "app/dialogs/ground_dialog.hpp"
 #include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/join_dialog.hpp"
 #include "app/dialogs/light_box.hpp"
@@ -12,6 +14,7 @@
 #include "app/dialogs/size_dialog.hpp"
 #include "app/dialogs/stripes_dialog.hpp"
 #include "app/dialogs/turn_dialog.hpp"
+#include "app/dialogs/underlap_dialog.hpp"
 #include "app/dialogs/web_dialog.hpp"
 #include "app/dialogs/which_dialog.hpp"
 
@@ -126,6 +129,21 @@ void DialogAsker::print(const PrintQuestion& question) {
 
 void DialogAsker::lightBox(const LightBoxQuestion& question) {
     LightBox(question, m_parent).exec();
+}
+
+std::optional<GroundAnswer> DialogAsker::ground(const GroundQuestion& question) {
+    GroundDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<UnderlapAnswer> DialogAsker::underlap(const UnderlapQuestion& question) {
+    UnderlapDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<FabricAnswer> DialogAsker::fabrics(const FabricQuestion& question) {
+    FabricDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
 }
 
 bool DialogAsker::yes(const QString& title, const QString& question, const QString& yesWords) {

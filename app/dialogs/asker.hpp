@@ -5,6 +5,7 @@
 #include "app/dialogs/arranging.hpp"
 #include "app/dialogs/edging.hpp"
 #include "app/dialogs/importing.hpp"
+#include "app/dialogs/laying.hpp"
 #include "app/dialogs/lighting.hpp"
 #include "app/dialogs/machining.hpp"
 #include "app/dialogs/printing.hpp"
@@ -53,6 +54,9 @@ public:
     virtual void cutByMachine(const MachineQuestion& question) = 0;
     virtual void print(const PrintQuestion& question) = 0;
     virtual void lightBox(const LightBoxQuestion& question) = 0;
+    virtual std::optional<GroundAnswer> ground(const GroundQuestion& question) = 0;
+    virtual std::optional<UnderlapAnswer> underlap(const UnderlapQuestion& question) = 0;
+    virtual std::optional<FabricAnswer> fabrics(const FabricQuestion& question) = 0;
     virtual bool yes(const QString& title, const QString& question, const QString& yesWords) = 0;
     virtual void tell(const QString& sentence) = 0;
 };
@@ -84,6 +88,9 @@ public:
     void cutByMachine(const MachineQuestion& question) override;
     void print(const PrintQuestion& question) override;
     void lightBox(const LightBoxQuestion& question) override;
+    std::optional<GroundAnswer> ground(const GroundQuestion& question) override;
+    std::optional<UnderlapAnswer> underlap(const UnderlapQuestion& question) override;
+    std::optional<FabricAnswer> fabrics(const FabricQuestion& question) override;
     bool yes(const QString& title, const QString& question, const QString& yesWords) override;
     void tell(const QString& sentence) override;
 

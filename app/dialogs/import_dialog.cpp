@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/import_dialog.hpp"
 
+#include "app/dialogs/errand_strip.hpp"
 #include "app/dialogs/import_picture.hpp"
-#include "app/dialogs/reading_strip.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
 #include "core/measure/say.hpp"
@@ -130,8 +130,8 @@ void ImportDialog::buildShapes(QVBoxLayout& column) {
     m_notes->setTextFormat(Qt::PlainText);
     m_notes->setProperty("role", "quiet");
     column.addWidget(m_notes);
-    column.addWidget(new ReadingStrip(m_reading, this));
-    connect(&m_reading, &Reading::stopped, this, &ImportDialog::stopReading);
+    column.addWidget(new ErrandStrip(m_reading, "reading.stop", this));
+    connect(&m_reading, &Errand::stopped, this, &ImportDialog::stopReading);
     connect(m_list, &QListWidget::currentRowChanged, this, [this](int row_) {
         m_picture->setPointed(row_);
         if (row_ >= 0 && row_ < static_cast<int>(m_roles.size()))

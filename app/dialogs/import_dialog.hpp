@@ -3,7 +3,7 @@
 #pragma once
 
 #include "app/dialogs/importing.hpp"
-#include "app/session/reading.hpp"
+#include "app/session/errand.hpp"
 
 #include <QDialog>
 
@@ -56,7 +56,7 @@ private:
     ReadSettings m_settings;
     quilt::Drawing m_drawing;
     std::vector<edit::Role> m_roles;
-    Reading m_reading;
+    Errand m_reading;
     int m_shown = 0;             ///< how many drawings have been; only the newest one's letters count
     ReadSettings m_readBefore{}; ///< what is shown was read so
     bool m_filling = false;

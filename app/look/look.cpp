@@ -41,6 +41,10 @@ QProgressBar { background: @panel; border: 1px solid #A9B0B3; border-radius: 5px
 QProgressBar::chunk { background: @brass; border-radius: 4px; }
 QComboBox::drop-down { border: none; width: 24px; }
 QComboBox::down-arrow { image: url(:/icons/down.xpm); width: 11px; height: 6px; }
+QAbstractSpinBox { padding-right: 26px; }
+QAbstractSpinBox::up-button, QAbstractSpinBox::down-button { border: none; background: transparent; width: 24px; }
+QAbstractSpinBox::up-arrow { image: url(:/icons/up.xpm); width: 11px; height: 6px; }
+QAbstractSpinBox::down-arrow { image: url(:/icons/down.xpm); width: 11px; height: 6px; }
 QDialogButtonBox { dialogbuttonbox-buttons-have-icons: 0; }
 QDialog { background: @plaster; }
 QCheckBox { min-height: 32px; spacing: 8px; }

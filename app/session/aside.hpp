@@ -4,7 +4,9 @@
 
 #include <QFutureWatcher>
 #include <QtConcurrentRun>
+#include <functional>
 #include <memory>
+#include <utility>
 
 namespace up::app {
 
@@ -20,5 +22,31 @@ template<class Work, class Then> void aside(QObject* owner, Work work, Then then
     watcher->setFuture(
         QtConcurrent::run([work = std::move(work)] { return std::make_shared<Answer>(work()); }));
 }
+
+/// Asks one thing again and again, aside: while an answer is being found only the newest question waits.
+class Newest : public QObject {
+public:
+    explicit Newest(QObject* parent) : QObject(parent) {}
+    [[nodiscard]] bool isBusy() const { return m_running; }
+
+    template<class Work, class Then> void ask(Work work, Then then) {
+        auto start = [this, work = std::move(work), then = std::move(then)] {
+            m_running = true;
+            aside(this, work, [this, then](const auto& answer) {
+                m_running = false;
+                if (const auto next = std::exchange(m_waiting, nullptr)) return next();
+                then(answer);
+            });
+        };
+        if (m_running)
+            m_waiting = std::move(start);
+        else
+            start();
+    }
+
+private:
+    bool m_running = false;
+    std::function<void()> m_waiting;
+};
 
 } // namespace up::app

@@ -4,6 +4,8 @@
 #include "core/store/quilt_file.hpp"
 #include "words/sentences.hpp"
 
+#include <algorithm>
+
 namespace up::app {
 
 using quilt::Tread;
@@ -54,6 +56,18 @@ const quilt::Piece* Session::piece() const {
     return owner ? find(owner->pieces, m_piece) : nullptr;
 }
 
+bool Session::isChosen(PieceId id) const {
+    return id && (id == m_piece || std::find(m_also.begin(), m_also.end(), id) != m_also.end());
+}
+
+std::vector<PieceId> Session::chosen() const {
+    std::vector<PieceId> out;
+    if (const auto* owner = block())
+        for (const auto& piece : owner->pieces)
+            if (isChosen(piece.id)) out.push_back(piece.id);
+    return out;
+}
+
 void Session::goTo(View view) {
     if (m_view == view) return;
     m_view = view;
@@ -67,21 +81,44 @@ void Session::chooseBlock(BlockId id) {
     if (m_block == id) return;
     m_block = id;
     m_piece = {};
+    m_layStep = 0;
     m_section.reset();
     settle();
     emit changed(Change::quilt);
 }
 
 void Session::choosePiece(PieceId id) {
-    const bool pointed = !m_pointed.where.isEmpty() || m_pointed.spot;
+    const bool more = !m_pointed.where.isEmpty() || m_pointed.spot || !m_also.empty();
     m_pointed = {};
-    if (m_piece == id && !pointed) return;
+    m_also.clear();
+    if (m_piece == id && !more) return;
     m_piece = id;
+    emit changed(Change::place);
+}
+
+void Session::chooseAlso(PieceId id) {
+    if (!id) return;
+    auto pieces = chosen();
+    if (isChosen(id)) {
+        std::erase(pieces, id);
+        choosePieces(pieces, id == m_piece ? PieceId{} : m_piece);
+    } else {
+        pieces.push_back(id);
+        choosePieces(pieces, id);
+    }
+}
+
+void Session::choosePieces(std::vector<PieceId> pieces, PieceId last) {
+    m_pointed = {};
+    m_piece = last ? last : pieces.empty() ? PieceId{} : pieces.back();
+    m_also = std::move(pieces);
+    std::erase(m_also, m_piece);
     emit changed(Change::place);
 }
 
 void Session::pointAt(PieceId piece, shape::Region where, std::optional<shape::Point> spot) {
     m_piece = piece;
+    m_also.clear();
     m_pointed = {std::move(where), spot};
     emit changed(Change::place);
 }
@@ -95,6 +132,18 @@ Session::Section Session::section() const {
 
 void Session::setSection(const Section& section) {
     m_section = section;
+    emit changed(Change::place);
+}
+
+void Session::setLaying(Laying laying) {
+    if (m_laying == laying) return;
+    m_laying = laying;
+    emit changed(Change::place);
+}
+
+void Session::setLayStep(std::size_t step) {
+    if (m_layStep == step) return;
+    m_layStep = step;
     emit changed(Change::place);
 }
 
@@ -193,7 +242,10 @@ void Session::settle() {
     m_pointed = {};
     m_next.reset();
     if (!block()) m_block = quilt().blocks.empty() ? BlockId{} : quilt().blocks.front().id;
-    if (!piece()) m_piece = {};
+    const auto* owner = block();
+    std::erase_if(m_also, [&](PieceId id) { return !owner || !find(owner->pieces, id); });
+    if (!piece()) m_piece = m_also.empty() ? PieceId{} : m_also.back();
+    std::erase(m_also, m_piece);
     m_derived.reset(&quilt(), block());
 }
 

@@ -31,6 +31,9 @@ enum class Change : std::uint8_t {
     file   ///< name, saved or not
 };
 
+/// What Lay shows: the whole block, laying out step by step, or all pieces side by side to be counted.
+enum class Laying : std::uint8_t { block, steps, count };
+
 class Session : public QObject {
     Q_OBJECT
 public:
@@ -44,13 +47,21 @@ public:
     [[nodiscard]] View view() const { return m_view; }
     [[nodiscard]] const quilt::Block* block() const;
     [[nodiscard]] BlockId blockId() const { return m_block; }
+    /// The one chosen last.
     [[nodiscard]] const quilt::Piece* piece() const;
+    /// All that are chosen, bottom first.
+    [[nodiscard]] std::vector<PieceId> chosen() const;
+    [[nodiscard]] bool isChosen(PieceId piece) const;
     [[nodiscard]] bool turnedOver() const { return m_turnedOver; }
     [[nodiscard]] bool showsTemplates() const { return m_templates; }
     void goTo(View view);
     void chooseBlock(BlockId block);
-    /// None: nothing is chosen.
+    /// It alone; none: nothing is chosen.
     void choosePiece(PieceId piece);
+    /// As well as those that are chosen, or no longer.
+    void chooseAlso(PieceId piece);
+    /// Those, `last` among them being the one that `piece` answers.
+    void choosePieces(std::vector<PieceId> pieces, PieceId last);
     /// Chooses the piece and shows a place on it, until something else is looked at or changes.
     void pointAt(PieceId piece, shape::Region where, std::optional<shape::Point> spot);
     struct Pointed {
@@ -65,6 +76,11 @@ public:
     /// As it was drawn; else level through the middle of the block.
     [[nodiscard]] Section section() const;
     void setSection(const Section& section);
+    [[nodiscard]] Laying laying() const { return m_laying; }
+    void setLaying(Laying laying);
+    /// Of plan::dryLay, while laying step by step.
+    [[nodiscard]] std::size_t layStep() const { return m_layStep; }
+    void setLayStep(std::size_t step);
     void turnOver();
     void showTemplates(bool templates);
 
@@ -107,6 +123,9 @@ private:
     View m_view = View::landing;
     BlockId m_block;
     PieceId m_piece;
+    std::vector<PieceId> m_also; ///< chosen besides that
+    Laying m_laying = Laying::block;
+    std::size_t m_layStep = 0;
     Pointed m_pointed;
     std::optional<plan::Now> m_next; ///< asked for several times after each change
     std::optional<Section> m_section;

@@ -120,12 +120,14 @@ void addPointed(sheet::Layer& layer, const Look& look) {
 }
 
 void addChosen(sheet::Layer& layer, const Look& look) {
-    const auto* piece = find(look.block.pieces, look.chosen);
-    if (!piece) return;
-    layer.items.push_back(sheet::Shape{sheet::contoursOf(quilt::placed(*piece)), std::nullopt,
-                                       Pen{look::ink, 1.7, Dash::solid}});
-    layer.items.push_back(sheet::Shape{sheet::contoursOf(quilt::placed(*piece)), std::nullopt,
-                                       Pen{look::brassBright, 1.0, Dash::solid}});
+    for (const PieceId id : look.also) {
+        const auto* piece = find(look.block.pieces, id);
+        if (!piece) continue;
+        const bool last = id == look.chosen;
+        for (const auto& pen : {Pen{look::ink, last ? 1.7 : 1.2, Dash::solid},
+                                Pen{look::brassBright, last ? 1.0 : 0.6, Dash::solid}})
+            layer.items.push_back(sheet::Shape{sheet::contoursOf(quilt::placed(*piece)), std::nullopt, pen});
+    }
 }
 
 sheet::Layer flagLayer(const Look& look) {

@@ -31,7 +31,7 @@ void addMarks(sheet::Layer& layer, const quilt::Piece& piece, const shape::Trans
 
 /// What a check points at.
 void addPointed(sheet::Layer& layer, const Look& look);
-/// Brass outline round the chosen piece.
+/// Brass outlines round the chosen pieces, the last one's the broadest.
 void addChosen(sheet::Layer& layer, const Look& look);
 
 /// Number flags of all pieces, where they show best.

@@ -58,8 +58,8 @@ ViewParts partsFor(Session& session) {
         const auto next = session.next();
         const auto* piece = session.piece();
         parts = treadParts(view, {session.quilt(), *block, session.derived(), next,
-                                  piece ? piece->id : PieceId{}, session.showsTemplates(), session.pointed(),
-                                  session.section()});
+                                  piece ? piece->id : PieceId{}, session.chosen(), session.showsTemplates(),
+                                  session.pointed(), session.section(), session.laying(), session.layStep()});
     }
     if (session.turnedOver())
         for (auto& panel : parts.scene.panels)

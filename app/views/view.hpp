@@ -13,10 +13,13 @@ struct Look {
     const quilt::Block& block;
     Derived& derived;
     const plan::Now& next;
-    PieceId chosen;
+    PieceId chosen;            ///< the one chosen last
+    std::vector<PieceId> also; ///< all that are chosen
     bool templates;
     const Session::Pointed& pointed;
     Session::Section section;
+    Laying laying;
+    std::size_t layStep;
 };
 
 struct Row {

@@ -11,11 +11,13 @@
 #include <QPushButton>
 #include <QScrollArea>
 #include <QVBoxLayout>
+#include <algorithm>
+#include <utility>
 
 namespace up::app {
 
-ChecksPanel::ChecksPanel(Session& session, const Checker& checker, QWidget* parent)
-    : QFrame(parent), m_session(session), m_checker(checker), m_title(new QLabel(this)) {
+ChecksPanel::ChecksPanel(Session& session, const Checker& checker, Mending& mending, QWidget* parent)
+    : QFrame(parent), m_session(session), m_checker(checker), m_mending(mending), m_title(new QLabel(this)) {
     setProperty("card", true);
     m_title->setProperty("role", "title");
     m_scroll = named(new QScrollArea(this), "checks");
@@ -44,8 +46,18 @@ void ChecksPanel::refresh() {
     const auto& findings = m_checker.findings();
     m_title->setText(findings.empty() ? "Checks: all well"
                                       : "Checks: " + QString::number(findings.size()) + " to look at");
-    for (const auto& finding : findings)
-        m_rows->addWidget(rowFor(finding));
+    if (std::exchange(m_of, m_session.blockId()) != m_session.blockId()) m_most = firstShown;
+    for (std::size_t i = 0; i < std::min(m_most, findings.size()); ++i)
+        m_rows->addWidget(rowFor(findings[i]));
+    if (m_most < findings.size()) {
+        const auto more = std::min(firstShown, findings.size() - m_most);
+        auto* button = named(new QPushButton(QString("Show %1 more").arg(more), m_list), "checks.more");
+        m_rows->addWidget(button);
+        connect(button, &QPushButton::clicked, this, [this] {
+            m_most += firstShown;
+            refresh();
+        });
+    }
     m_scroll->setVisible(!findings.empty());
     setSizePolicy(QSizePolicy::Preferred, findings.empty() ? QSizePolicy::Maximum : QSizePolicy::Expanding);
     m_rows->addStretch();
@@ -81,8 +93,8 @@ QWidget* ChecksPanel::rowFor(const check::Finding& finding) {
 }
 
 void ChecksPanel::fix(const check::Finding& finding, check::Fix how) {
-    m_session.apply(mend::mended(m_session.quilt(), finding, how),
-                    QString::fromStdString(words::fixWords(how)).toLower());
+    m_mending.start(QString::fromStdString(words::fixWords(how)).toLower(),
+                    [finding, how](const quilt::Quilt& quilt) { return mend::mended(quilt, finding, how); });
 }
 
 } // namespace up::app

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/session/checker.hpp"
+#include "app/session/mending.hpp"
 
 #include <QFrame>
 
@@ -15,7 +16,10 @@ namespace up::app {
 class ChecksPanel : public QFrame {
     Q_OBJECT
 public:
-    ChecksPanel(Session& session, const Checker& checker, QWidget* parent = nullptr);
+    ChecksPanel(Session& session, const Checker& checker, Mending& mending, QWidget* parent = nullptr);
+
+    /// More than these are shown when asked for: hundreds of rows take longer than a blink to build.
+    static constexpr std::size_t firstShown = 20;
 
 private:
     void refresh();
@@ -24,10 +28,13 @@ private:
 
     Session& m_session;
     const Checker& m_checker;
+    Mending& m_mending;
     QLabel* m_title;
     QScrollArea* m_scroll;
     QWidget* m_list;
     QVBoxLayout* m_rows;
+    std::size_t m_most = firstShown; ///< so many are shown
+    BlockId m_of;                    ///< of that block
 };
 
 } // namespace up::app

@@ -2,6 +2,7 @@
 #include "app/window/commands.hpp"
 
 #include "app/look/look.hpp"
+#include "core/edit/stacking.hpp"
 #include "core/measure/say.hpp"
 #include "words/now_words.hpp"
 #include "words/sentences.hpp"
@@ -132,13 +133,6 @@ void Commands::setCameReversed(bool reversed) {
                reversed ? "drawing came reversed" : "drawing as seen");
 }
 
-void Commands::turn(double degrees) {
-    if (const auto* piece = m_session.piece())
-        m_session.apply(edit::turnPiece(m_session.quilt(), m_session.blockId(), piece->id,
-                                        measure::Angle::ofDegrees(degrees)),
-                        "turn");
-}
-
 void Commands::renameBlock() {
     const auto* block = m_session.block();
     if (!block) return;
@@ -185,16 +179,16 @@ void Commands::newFabric() {
     m_session.apply(std::move(made), "new fabric");
 }
 
-void Commands::renameFabric() {
+void Commands::editFabrics() {
+    const auto& quilt = m_session.quilt();
+    if (quilt.fabrics.empty()) return newFabric();
     const auto* piece = m_session.piece();
-    const auto* fabric = piece ? find(m_session.quilt().fabrics, piece->fabric) : nullptr;
-    if (!fabric) return emit m_session.trouble("Choose a piece first: its fabric will be renamed.");
-    const FabricId id = fabric->id;
-    const auto name =
-        m_asker.text("Rename fabric", "What do you call it?", QString::fromStdString(fabric->name));
-    if (name && !name->trimmed().isEmpty())
-        m_session.apply(edit::renameFabric(m_session.quilt(), id, name->trimmed().toStdString()),
-                        "rename fabric");
+    const auto answer = m_asker.fabrics({quilt, m_session.blockId(), piece ? piece->fabric : FabricId{}});
+    if (!answer) return;
+    edit::Edited next = quilt;
+    for (const auto& fabric : *answer)
+        next = next.and_then([&](const quilt::Quilt& now) { return edit::putFabric(now, fabric); });
+    m_session.apply(std::move(next), "change fabrics");
 }
 
 void Commands::newThread() {

@@ -28,14 +28,13 @@ public:
     /// Asks for another size of the block or the chosen piece, and for the edge stitch.
     void askSize();
     void setCameReversed(bool reversed);
-    /// Turns the chosen piece.
-    void turn(double degrees);
     void renameBlock();
     void removeBlock();
     void removePiece();
     void renameQuilt();
     void newFabric();
-    void renameFabric();
+    /// Asks for their names, colours and how much light comes through.
+    void editFabrics();
     void newThread();
     /// Asks for the leaflet's figures of the block's web.
     void editWeb();

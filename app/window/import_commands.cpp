@@ -13,7 +13,7 @@ namespace up::app {
 
 ImportCommands::ImportCommands(Session& session, Asker& asker, Scanner& scanner, QObject* parent)
     : QObject(parent), m_session(session), m_asker(asker), m_scanner(scanner) {
-    connect(&m_reading, &Reading::stopped, this,
+    connect(&m_reading, &Errand::stopped, this,
             [this] { emit told("Reading was stopped; nothing has been imported."); });
 }
 

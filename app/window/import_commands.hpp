@@ -4,7 +4,7 @@
 
 #include "app/devices/scanner.hpp"
 #include "app/dialogs/asker.hpp"
-#include "app/session/reading.hpp"
+#include "app/session/errand.hpp"
 #include "app/session/session.hpp"
 
 #include <QObject>
@@ -26,7 +26,7 @@ public:
     /// Everything in the file, without asking.
     void importAll(const QString& path);
     /// What is being read, if anything.
-    [[nodiscard]] Reading& reading() { return m_reading; }
+    [[nodiscard]] Errand& reading() { return m_reading; }
 
 signals:
     void told(const QString& sentence);
@@ -37,7 +37,7 @@ private:
     Session& m_session;
     Asker& m_asker;
     Scanner& m_scanner;
-    Reading m_reading;
+    Errand m_reading;
 };
 
 } // namespace up::app

@@ -3,6 +3,7 @@
 
 #include "app/canvas/mat.hpp"
 #include "app/look/names.hpp"
+#include "app/window/mat_hand.hpp"
 #include "app/window/press_timer.hpp"
 #include "app/window/rail.hpp"
 #include "app/window/tool_row.hpp"
@@ -19,6 +20,7 @@ Menus::Menus(Window& window) : QObject(&window), m_window(window) {
     buildEdit();
     buildPiece();
     buildStack();
+    buildPlace();
     buildWeb();
     buildView();
     buildKeys();
@@ -70,14 +72,22 @@ void Menus::buildEdit() {
     m_redo = add(menu, "edit.redo", "&Redo", QKeySequence("Ctrl+Y"), [&] { session.redo(); });
     m_redo->setShortcuts({QKeySequence("Ctrl+Y"), QKeySequence("Ctrl+Shift+Z")});
     menu->addSeparator();
+    add(menu, "edit.all", "Choose &all pieces", QKeySequence::SelectAll, [&] {
+        std::vector<PieceId> pieces;
+        if (const auto* block = session.block())
+            for (const auto& piece : block->pieces)
+                pieces.push_back(piece.id);
+        session.choosePieces(std::move(pieces), {});
+    });
+    menu->addSeparator();
     add(menu, "block.new", "New &block…", QKeySequence("Ctrl+B"), [&] { commands.newBlock(); });
     add(menu, "edit.newFabric", "New &fabric…", {}, [&] { commands.newFabric(); });
-    add(menu, "edit.renameFabric", "Rename fabric…", {}, [&] { commands.renameFabric(); });
+    add(menu, "edit.fabrics", "Fabri&cs…", {}, [&] { commands.editFabrics(); });
     add(menu, "edit.newThread", "New &thread…", {}, [&] { commands.newThread(); });
     add(menu, "edit.newWeb", "New &web…", {}, [&] { commands.newWeb(); });
     menu->addSeparator();
-    add(menu, "lay.left", "Turn piece left", QKeySequence(","), [&] { m_window.turn(-5); });
-    add(menu, "lay.right", "Turn piece right", QKeySequence("."), [&] { m_window.turn(5); });
+    add(menu, "lay.left", "Turn piece left", QKeySequence(","), [&] { m_window.m_hand->turn(-5); });
+    add(menu, "lay.right", "Turn piece right", QKeySequence("."), [&] { m_window.m_hand->turn(5); });
     add(menu, "edit.removePiece", "Remove &piece", {}, [&] { commands.removePiece(); });
     menu->addSeparator();
     add(menu, "edit.renameQuilt", "Rename &quilt…", {}, [&] { commands.renameQuilt(); });
@@ -115,15 +125,44 @@ void Menus::buildStack() {
         [&] { stack.tuckAll(plan::Below::drawn); });
     add(menu, "stack.tuckLight", "Tuck all under, the &lighter below", {},
         [&] { stack.tuckAll(plan::Below::lighter); });
+    add(menu, "stack.underlap", "&What tucks under what…", QKeySequence("Ctrl+Shift+T"),
+        [&] { stack.askUnderlap(); });
+    add(menu, "stack.over", "Put &over the other chosen piece", QKeySequence("O"), [&] { stack.putOver(); });
     menu->addSeparator();
     add(menu, "stack.line", "L&ine the piece", {}, [&] { stack.line(); });
     add(menu, "stack.unit", "&Unit: fuse together first, or not", QKeySequence("U"),
         [&] { stack.toggleUnit(); });
     menu->addSeparator();
-    add(menu, "stack.lock", "Lock or unloc&k where it lies", QKeySequence("K"), [&] { stack.toggleLock(); });
-    add(menu, "stack.centre", "&Centre by its box", QKeySequence("Ctrl+Shift+C"),
-        [&] { stack.centre(plan::Centre::box); });
-    add(menu, "stack.weigh", "Centre by &weight", {}, [&] { stack.centre(plan::Centre::weight); });
+    add(menu, "lay.ground", "&Background…", QKeySequence("Ctrl+Shift+B"), [&] { stack.askGround(); });
+}
+
+void Menus::buildPlace() {
+    auto* menu = m_window.menuBar()->addMenu("P&lace");
+    auto& places = m_window.m_places;
+    auto& session = m_window.m_session;
+    const auto lay = [&session](Laying laying) {
+        session.goTo(View::lay);
+        session.setLaying(session.laying() == laying ? Laying::block : laying);
+    };
+    add(menu, "place.steps", "Lay out &step by step", QKeySequence("Ctrl+1"), [lay] { lay(Laying::steps); });
+    add(menu, "place.count", "All t&here?", QKeySequence("Ctrl+2"), [lay] { lay(Laying::count); });
+    menu->addSeparator();
+    const auto line = [&](const char* key, const QString& text, plan::Line how) {
+        add(menu, key, text, {}, [&places, how] { places.lineUp(how); });
+    };
+    line("place.lefts", "Line up: &left ends", plan::Line::lefts);
+    line("place.across", "Line up: middles, one &above the other", plan::Line::middlesAcross);
+    line("place.rights", "Line up: &right ends", plan::Line::rights);
+    line("place.tops", "Line up: &tops", plan::Line::tops);
+    line("place.down", "Line up: middles, side by s&ide", plan::Line::middlesDown);
+    line("place.bottoms", "Line up: &bottoms", plan::Line::bottoms);
+    add(menu, "place.spaceAcross", "Space e&venly across", {}, [&] { places.spaceEvenly(false); });
+    add(menu, "place.spaceDown", "Space evenly &down", {}, [&] { places.spaceEvenly(true); });
+    menu->addSeparator();
+    add(menu, "place.lock", "Loc&k or unlock where it lies", QKeySequence("K"), [&] { places.toggleLock(); });
+    add(menu, "place.centre", "&Centre by its box", QKeySequence("Ctrl+Shift+C"),
+        [&] { places.centre(plan::Centre::box); });
+    add(menu, "place.weigh", "Centre by &weight", {}, [&] { places.centre(plan::Centre::weight); });
 }
 
 void Menus::buildWeb() {

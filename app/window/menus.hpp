@@ -24,6 +24,7 @@ private:
     void buildEdit();
     void buildPiece();
     void buildStack();
+    void buildPlace();
     void buildWeb();
     void buildView();
     void buildKeys();

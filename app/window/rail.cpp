@@ -107,9 +107,8 @@ Rail::Rail(Session& session, QWidget* parent)
     auto* leave = new QShortcut(Qt::Key_Escape, m_find, m_find, &QLineEdit::clear, Qt::WidgetShortcut);
     connect(leave, &QShortcut::activated, m_list, qOverload<>(&QWidget::setFocus));
     connect(m_find, &QLineEdit::returnPressed, this, [this] { m_list->setFocus(); });
-    connect(m_list, &QListWidget::currentItemChanged, this, [this](const QListWidgetItem* item) {
-        if (item && !m_filling) m_session.choosePiece(PieceId{item->data(idRole).toUInt()});
-    });
+    m_list->setSelectionMode(QAbstractItemView::ExtendedSelection);
+    connect(m_list, &QListWidget::itemSelectionChanged, this, &Rail::choose);
     connect(&m_session, &Session::changed, this, &Rail::refresh);
     fill();
 }
@@ -179,10 +178,27 @@ void Rail::fill() {
 void Rail::mark() {
     m_filling = true;
     const auto* piece = m_session.piece();
+    m_list->clearSelection();
     m_list->setCurrentItem(nullptr);
-    for (int i = 0; piece && i < m_list->count(); ++i)
-        if (m_list->item(i)->data(idRole).toUInt() == piece->id.value) m_list->setCurrentRow(i);
+    for (int i = 0; piece && i < m_list->count(); ++i) {
+        const PieceId id{m_list->item(i)->data(idRole).toUInt()};
+        if (id == piece->id) m_list->setCurrentRow(i, QItemSelectionModel::NoUpdate);
+        if (m_session.isChosen(id)) m_list->item(i)->setSelected(true);
+    }
     m_filling = false;
+}
+
+void Rail::choose() {
+    if (m_filling) return;
+    std::vector<PieceId> pieces;
+    for (const auto* item : m_list->selectedItems())
+        pieces.emplace_back(item->data(idRole).toUInt());
+    const auto* current = m_list->currentItem();
+    const PieceId last{current && current->isSelected() ? current->data(idRole).toUInt() : 0U};
+    if (pieces.size() > 1)
+        m_session.choosePieces(std::move(pieces), last);
+    else if (!pieces.empty())
+        m_session.choosePiece(pieces.front());
 }
 
 void Rail::filter(const QString& text) {

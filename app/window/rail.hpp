@@ -21,6 +21,7 @@ private:
     void refresh(Change change);
     void fill();
     void mark();
+    void choose();
     void filter(const QString& text);
 
     Session& m_session;

@@ -17,7 +17,8 @@ constexpr double highest = 24, lowest = 12;          // of a tread
 
 } // namespace
 
-SectionStrip::SectionStrip(Session& session, QWidget* parent) : QWidget(parent), m_session(session) {
+SectionStrip::SectionStrip(Session& session, Mending& mending, QWidget* parent)
+    : QWidget(parent), m_session(session), m_mending(mending) {
     setFixedHeight(sizeHint().height());
     connect(&session, &Session::changed, this, [this](Change change) {
         if (change != Change::file) refresh();
@@ -27,17 +28,21 @@ SectionStrip::SectionStrip(Session& session, QWidget* parent) : QWidget(parent),
 
 void SectionStrip::refresh() {
     const auto* block = m_session.block();
-    setVisible(m_session.view() == View::lay && block && !block->pieces.empty());
+    setVisible(m_session.view() == View::lay && m_session.laying() == Laying::block && block &&
+               !block->pieces.empty());
     m_treads.clear();
     if (!isVisibleTo(parentWidget())) return;
     const auto& plan = m_session.derived().block();
     std::vector<stack::Over> pairs;
     for (const auto& o : plan.stack.overlaps)
         pairs.push_back({o.upper, o.lower});
+    if (pairs != m_pairs || m_order.size() != plan.regions.size()) { // most moves change neither
+        m_order = stack::bottomFirst(plan.regions.size(), pairs);
+        m_pairs = std::move(pairs);
+    }
     const auto line = m_session.section();
     m_length = std::max(1.0, shape::distance(line.from, line.to));
-    m_treads =
-        stack::sectionOf(plan.regions, stack::bottomFirst(plan.regions.size(), pairs), line.from, line.to);
+    m_treads = stack::sectionOf(plan.regions, m_order, line.from, line.to);
     m_levels = 1;
     for (const auto& tread : m_treads)
         m_levels = std::max(m_levels, tread.level + 1);
@@ -145,11 +150,14 @@ void SectionStrip::drop() {
     const bool up = m_now.y() < m_from.y();
     const auto held = block->pieces[m_held->piece].id, other = block->pieces[onto->piece].id;
     const auto upper = up ? held : other, lower = up ? other : held;
-    const auto says =
-        QString::fromStdString(plan::calledOf(*block, *quilt::find(block->pieces, upper)) + " lies over " +
-                               plan::calledOf(*block, *quilt::find(block->pieces, lower)) + " now.");
-    if (m_session.apply(mend::restackedOver(m_session.quilt(), block->id, upper, lower), "restack"))
-        emit told(says);
+    const auto says = plan::calledOf(*block, *quilt::find(block->pieces, upper)) + " lies over " +
+                      plan::calledOf(*block, *quilt::find(block->pieces, lower)) + " now.";
+    m_mending.start(
+        "restack",
+        [id = block->id, upper, lower](const quilt::Quilt& quilt) {
+            return mend::restackedOver(quilt, id, upper, lower);
+        },
+        [says](const quilt::Quilt&) { return says; });
 }
 
 } // namespace up::app

@@ -3,7 +3,7 @@
 // that stands on those beneath it; a tread dragged over or under another restacks the two.
 #pragma once
 
-#include "app/session/session.hpp"
+#include "app/session/mending.hpp"
 #include "core/stack/section.hpp"
 
 #include <QWidget>
@@ -13,14 +13,10 @@ namespace up::app {
 class SectionStrip : public QWidget {
     Q_OBJECT
 public:
-    explicit SectionStrip(Session& session, QWidget* parent = nullptr);
+    SectionStrip(Session& session, Mending& mending, QWidget* parent = nullptr);
     [[nodiscard]] QSize sizeHint() const override { return {600, 128}; }
     /// Where the treads of a piece are drawn, from the left.
     [[nodiscard]] std::vector<QRectF> treadsOf(PieceId piece) const;
-
-signals:
-    /// One sentence for the user.
-    void told(const QString& sentence);
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -37,8 +33,11 @@ private:
     void drop();
 
     Session& m_session;
+    Mending& m_mending;
     std::vector<stack::Tread> m_treads;
-    double m_length = 1; ///< of the line, mm
+    std::vector<stack::Over> m_pairs; ///< what lies on what
+    std::vector<std::size_t> m_order; ///< bottom first, as they say
+    double m_length = 1;              ///< of the line, mm
     int m_levels = 1;
     std::optional<stack::Tread> m_held;
     QPointF m_from, m_now;

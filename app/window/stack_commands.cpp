@@ -3,7 +3,6 @@
 
 #include "core/edit/stacking.hpp"
 #include "core/mend/mend.hpp"
-#include "core/stack/ordering.hpp"
 #include "words/lay_words.hpp"
 #include "words/now_words.hpp"
 
@@ -12,48 +11,28 @@
 
 namespace up::app {
 
-StackCommands::StackCommands(Session& session, QObject* parent) : QObject(parent), m_session(session) {}
+using quilt::Quilt;
 
-void StackCommands::tell(const std::string& sentence) {
-    emit told(QString::fromStdString(sentence));
-}
-
-/// The block, if there is anything in it.
-const quilt::Block* StackCommands::filled() {
-    const auto* block = m_session.block();
-    if (block && !block->pieces.empty()) return block;
-    tell("There are no pieces yet: bring a drawing in under Draw.");
-    return nullptr;
-}
-
-const quilt::Piece* StackCommands::chosen() {
-    if (!filled()) return nullptr;
-    const auto* piece = m_session.piece();
-    if (!piece) tell("Choose a piece first: click it on the mat or in the rail.");
-    return piece;
-}
+StackCommands::StackCommands(Session& session, Mending& mending, Asker& asker, QObject* parent)
+    : BlockCommands(session, parent), m_mending(mending), m_asker(asker) {}
 
 void StackCommands::numberAnew() {
     const auto* block = filled();
     if (!block) return;
-    const auto before = *block;
-    if (!m_session.apply(mend::numberedAnew(m_session.quilt(), block->id), "number anew")) return;
-    const auto& after = m_session.block()->pieces;
-    const bool same = std::equal(after.begin(), after.end(), before.pieces.begin(),
-                                 [](const auto& a, const auto& b) { return a.id == b.id; });
-    tell(same ? "The numbers go by step, fabric and place already."
-              : "Numbered anew by step, fabric and place. Numbers already written on paper no longer hold.");
+    m_mending.start(
+        "number anew", [id = block->id](const Quilt& quilt) { return mend::numberedAnew(quilt, id); },
+        [this](const Quilt& before) {
+            return before == m_session.quilt() ? "The numbers go by step, fabric and place already."
+                                               : "Numbered anew by step, fabric and place. Numbers already "
+                                                 "written on paper no longer "
+                                                 "hold.";
+        });
 }
 
-/// Tells what was decided, and why.
-void StackCommands::tuckAll(plan::Below below) {
-    const auto* block = filled();
-    if (!block) return;
-    const auto plan = plan::planUnderlap(m_session.quilt(), *block, m_session.derived().block(), below);
-    const auto before = m_session.quilt();
-    const auto underlap = measure::say(block->underlap, before.units);
-    if (!m_session.apply(mend::tuckedUnder(before, block->id, below), "tuck all under")) return;
-    if (m_session.quilt() == before) return tell("Every piece reaches far enough under as it is.");
+/// What was decided, and why; what must be traced again.
+std::string StackCommands::tuckedWords(const Quilt& before, const plan::UnderlapPlan& plan) const {
+    const auto& block = *m_session.block();
+    if (m_session.quilt() == before) return "Every piece reaches far enough under as it is.";
     std::map<stack::Reason, int> reasons;
     for (const auto& border : plan.borders)
         ++reasons[border.reason];
@@ -62,68 +41,121 @@ void StackCommands::tuckAll(plan::Below below) {
         why +=
             (why.empty() ? "" : "; ") + words::reasonWords(reason) + " " + std::to_string(count) + " times";
     std::vector<PieceId> again;
-    const auto& were = quilt::find(before.blocks, m_session.blockId())->pieces;
-    for (const auto& piece : m_session.block()->pieces)
+    const auto& were = quilt::find(before.blocks, block.id)->pieces;
+    for (const auto& piece : block.pieces)
         if (quilt::find(were, piece.id)->work.step > piece.work.step) again.push_back(piece.id);
-    tell("Lower pieces now reach " + underlap + " beneath the upper ones. Why one lies below: " + why + "." +
-         (again.empty() ? ""
-                        : " To be traced again: " + words::numbersWords(*m_session.block(), again) + "."));
+    return "Lower pieces now reach " + measure::say(block.underlap, before.units) +
+           " beneath the upper ones. Why one lies below: " + why + "." +
+           (again.empty() ? "" : " To be traced again: " + words::numbersWords(block, again) + ".");
+}
+
+void StackCommands::tuckAll(plan::Below below) {
+    const auto* block = filled();
+    if (!block) return;
+    const auto planned = std::make_shared<plan::UnderlapPlan>();
+    m_mending.start(
+        "tuck all under",
+        [id = block->id, below, planned](const Quilt& quilt) {
+            const auto& owner = *quilt::find(quilt.blocks, id);
+            *planned = plan::planUnderlap(quilt, owner, plan::planBlock(owner), below);
+            return mend::tuckedUnder(quilt, id, below);
+        },
+        [this, planned](const Quilt& before) { return tuckedWords(before, *planned); });
+}
+
+void StackCommands::askUnderlap() {
+    const auto* block = filled();
+    if (!block) return;
+    const auto answer = m_asker.underlap({m_session.quilt(), block->id});
+    if (!answer) return;
+    const auto planned = std::make_shared<plan::UnderlapPlan>();
+    m_mending.start(
+        "tuck all under",
+        [id = block->id, tucking = *answer, planned](const Quilt& quilt) {
+            auto said = edit::setOvers(quilt, id, tucking.over);
+            if (!said) return said;
+            const auto& owner = *quilt::find(said->blocks, id);
+            *planned = plan::planUnderlap(*said, owner, plan::planBlock(owner), tucking.below);
+            return mend::tuckedUnder(quilt, id, tucking);
+        },
+        [this, planned](const Quilt& before) { return tuckedWords(before, *planned); });
+}
+
+void StackCommands::putOver() {
+    const auto pieces = several(2);
+    if (pieces.empty()) return;
+    if (pieces.size() > 2) return tell("Choose just two pieces: the one chosen last goes over the other.");
+    const auto upper = m_session.piece()->id, lower = pieces[0] == upper ? pieces[1] : pieces[0];
+    m_mending.start(
+        "put over",
+        [id = m_session.blockId(), upper, lower](const Quilt& quilt) {
+            return mend::restackedOver(quilt, id, upper, lower);
+        },
+        [this, upper, lower](const Quilt&) {
+            const auto& block = *m_session.block();
+            return plan::calledOf(block, *quilt::find(block.pieces, upper)) + " goes over " +
+                   plan::calledOf(block, *quilt::find(block.pieces, lower)) + " now.";
+        });
 }
 
 void StackCommands::line() {
     const auto* piece = chosen();
     if (!piece) return;
     if (piece->liningOf) return tell("This is a lining already.");
-    const auto name = piece->name;
-    if (m_session.apply(mend::lined(m_session.quilt(), m_session.blockId(), piece->id), "line"))
-        tell("“" + name + "” has a lining now, one number before it and a little smaller all round.");
+    m_mending.start(
+        "line",
+        [block = m_session.blockId(), id = piece->id](const Quilt& quilt) {
+            return mend::lined(quilt, block, id);
+        },
+        [name = piece->name](const Quilt&) {
+            return "“" + name + "” has a lining now, one number before it and a little smaller all round.";
+        });
 }
 
-void StackCommands::toggleLock() {
-    const auto* piece = chosen();
-    if (!piece) return;
-    const bool lock = !piece->locked;
-    const auto name = piece->name;
-    m_session.apply(edit::setLocked(m_session.quilt(), m_session.blockId(), {piece->id}, lock),
-                    lock ? "lock" : "unlock");
-    tell("“" + name + (lock ? "” is locked where it lies." : "” may be moved again."));
+void StackCommands::makeUnit(const std::vector<PieceId>& pieces) {
+    m_mending.start(
+        "make a unit",
+        [block = m_session.blockId(), pieces](const Quilt& quilt) {
+            return mend::madeUnit(quilt, block, pieces);
+        },
+        [this, pieces](const Quilt&) {
+            return words::piecesWords(*m_session.block(), pieces) +
+                   " are one unit: fuse them on a pressing sheet first.";
+        });
 }
 
 void StackCommands::toggleUnit() {
     const auto* piece = chosen();
     const auto* block = m_session.block();
     if (!piece || !block) return;
-    if (piece->unit != 0) {
+    const auto together = m_session.chosen();
+    const bool oneUnit = std::all_of(together.begin(), together.end(), [&](PieceId id) {
+        return quilt::find(block->pieces, id)->unit == piece->unit;
+    });
+    if (piece->unit != 0 && oneUnit) {
         std::vector<PieceId> members;
         for (const auto& other : block->pieces)
             if (other.unit == piece->unit) members.push_back(other.id);
         m_session.apply(edit::setUnit(m_session.quilt(), block->id, members, false), "let the unit go");
         return tell("The unit is let go; its pieces have numbers of their own again.");
     }
-    for (const auto& unit : plan::suggestedUnits(*block, m_session.derived().block())) {
-        if (std::find(unit.begin(), unit.end(), piece->id) == unit.end()) continue;
-        if (!m_session.apply(mend::madeUnit(m_session.quilt(), block->id, unit), "make a unit")) return;
-        return tell(words::piecesWords(*m_session.block(), unit) +
-                    " are one unit: fuse them on a pressing sheet first.");
-    }
-    tell("“" + piece->name + "” belongs to no group of pieces that could be fused by themselves first.");
+    if (together.size() > 1) return makeUnit(together);
+    for (const auto& unit : plan::suggestedUnits(*block, m_session.derived().block()))
+        if (std::find(unit.begin(), unit.end(), piece->id) != unit.end()) return makeUnit(unit);
+    tell("“" + piece->name +
+         "” belongs to no group of pieces that could be fused by themselves first. Choose the pieces of a "
+         "unit with Ctrl.");
 }
 
-void StackCommands::centre(plan::Centre how) {
-    const auto* block = filled();
-    if (!block) return;
-    const auto by = plan::centring(*block, m_session.derived().block(), how);
-    if (!by) return tell("This design runs off the block: it lies where its edges are.");
-    edit::Moves moves;
-    for (const auto& piece : block->pieces)
-        if (!piece.liningOf) moves.emplace_back(piece.id, *by); // a lining goes with its piece
-    if (!m_session.apply(edit::movePieces(m_session.quilt(), block->id, moves), "centre")) return;
-    const auto gaps = plan::gapsOf(*m_session.block(), m_session.derived().block());
-    const auto say = [&](double mm) {
-        return measure::say(measure::Length::ofMm(mm), m_session.quilt().units);
-    };
-    tell("Centred. Left " + say(gaps->left) + ", right " + say(gaps->right) + ", top " + say(gaps->top) +
-         ", bottom " + say(gaps->bottom) + ".");
+void StackCommands::askGround() {
+    const auto* block = m_session.block();
+    if (!block) return tell("There is no block yet: add one first.");
+    const auto answer = m_asker.ground({m_session.quilt(), block->id});
+    if (!answer) return;
+    m_session.apply(
+        edit::setBackground(m_session.quilt(), block->id, answer->background)
+            .and_then([&](const Quilt& next) { return edit::setGround(next, block->id, answer->ground); }),
+        "change the background");
 }
 
 } // namespace up::app

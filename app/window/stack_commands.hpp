@@ -1,39 +1,41 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// What the Stack menu does: order, underlap, linings, units, where the design lies.
+// What lies on what: order, underlap, linings, units, wishes, the background beneath.
 #pragma once
 
-#include "app/session/session.hpp"
-#include "core/plan/centring.hpp"
+#include "app/dialogs/asker.hpp"
+#include "app/session/mending.hpp"
+#include "app/window/block_commands.hpp"
 #include "core/plan/underlap_plan.hpp"
 
 namespace up::app {
 
-class StackCommands : public QObject {
+class StackCommands : public BlockCommands {
     Q_OBJECT
 public:
-    explicit StackCommands(Session& session, QObject* parent = nullptr);
+    StackCommands(Session& session, Mending& mending, Asker& asker, QObject* parent = nullptr);
 
     /// By step, fabric and place.
     void numberAnew();
     /// Every lower piece grows beneath those above it.
     void tuckAll(plan::Below below);
+    /// Asks how far they reach, and which of two goes below.
+    void askUnderlap();
+    /// Of two chosen pieces the last goes over the other.
+    void putOver();
     /// The chosen piece gets a lining.
     void line();
-    /// The chosen piece stays where it is, or may move again.
-    void toggleLock();
-    /// The unit that the overlaps suggest for the chosen piece; if it is in one, that is let go.
+    /// The chosen pieces become a unit; of one piece, the unit that the overlaps suggest for it; if it is in
+    /// one, that is let go.
     void toggleUnit();
-    void centre(plan::Centre how);
-
-signals:
-    void told(const QString& sentence);
+    /// Asks for the background's cloth, strips, creases and how much larger it is cut.
+    void askGround();
 
 private:
-    [[nodiscard]] const quilt::Block* filled();
-    [[nodiscard]] const quilt::Piece* chosen();
-    void tell(const std::string& sentence);
+    [[nodiscard]] std::string tuckedWords(const quilt::Quilt& before, const plan::UnderlapPlan& plan) const;
+    void makeUnit(const std::vector<PieceId>& pieces);
 
-    Session& m_session;
+    Mending& m_mending;
+    Asker& m_asker;
 };
 
 } // namespace up::app

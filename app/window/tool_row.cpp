@@ -17,7 +17,7 @@ namespace up::app {
 
 ToolRow::ToolRow(Session& session, LayoutJob& layout, const AllCommands& all, QWidget* parent)
     : QWidget(parent), m_session(session), m_layout(layout), m_commands(all.commands), m_shapes(all.shapes),
-      m_imports(all.imports), m_sheets(all.sheets), m_tracing(all.tracing) {
+      m_imports(all.imports), m_sheets(all.sheets), m_tracing(all.tracing), m_stack(all.stack) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     auto* fresh = on({View::landing}, named(new QPushButton("New block…", this), "block.new"));
@@ -110,23 +110,44 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
 
 void ToolRow::buildLay(QHBoxLayout& row) {
     m_background = on({View::lay}, named(new QComboBox(this), "lay.background"));
-    auto* left = on({View::lay}, named(new QPushButton("⟲ 5°", this), "lay.left"));
-    auto* right = on({View::lay}, named(new QPushButton("⟳ 5°", this), "lay.right"));
-    auto* sheet = on({View::lay}, named(new QPushButton("Placement sheet…", this), "lay.sheet"));
+    m_background->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    m_background->setMinimumContentsLength(11);
+    auto* left = on({View::lay}, named(new QPushButton("⟲", this), "lay.left"));
+    auto* right = on({View::lay}, named(new QPushButton("⟳", this), "lay.right"));
+    m_steps = on({View::lay}, named(new QPushButton("Step by step", this), "lay.steps"));
+    m_count = on({View::lay}, named(new QPushButton("All there?", this), "lay.count"));
+    auto* sheet = on({View::lay}, named(new QPushButton("Print…", this), "lay.sheet"));
     auto* light = on({View::trace, View::lay}, named(new QPushButton("Light box…", this), "light.open"));
     connect(light, &QPushButton::clicked, this, [this] { m_sheets.openLightBox(); });
     for (QWidget* part :
          {static_cast<QWidget*>(m_background), static_cast<QWidget*>(left), static_cast<QWidget*>(right),
-          static_cast<QWidget*>(sheet), static_cast<QWidget*>(light)})
+          static_cast<QWidget*>(m_steps), static_cast<QWidget*>(m_count), static_cast<QWidget*>(sheet),
+          static_cast<QWidget*>(light)})
         row.addWidget(part);
-    connect(m_background, &QComboBox::activated, this, [this](int i) {
-        m_session.apply(edit::setBackground(m_session.quilt(), m_session.blockId(),
-                                            FabricId{m_background->itemData(i).toUInt()}),
-                        "choose background");
-    });
-    connect(left, &QPushButton::clicked, this, [this] { m_commands.turn(-5); });
-    connect(right, &QPushButton::clicked, this, [this] { m_commands.turn(5); });
+    for (auto* button : {left, right})
+        button->setFixedWidth(44);
+    for (auto* button : {m_steps, m_count})
+        button->setCheckable(true);
+    m_steps->setMinimumWidth(124), m_count->setMinimumWidth(108); // bold when checked
+    connect(m_background, &QComboBox::activated, this, &ToolRow::chooseBackground);
+    connect(left, &QPushButton::clicked, this, [this] { emit turnWanted(-5); });
+    connect(right, &QPushButton::clicked, this, [this] { emit turnWanted(5); });
+    connect(m_steps, &QPushButton::clicked, this,
+            [this](bool on) { m_session.setLaying(on ? Laying::steps : Laying::block); });
+    connect(m_count, &QPushButton::clicked, this,
+            [this](bool on) { m_session.setLaying(on ? Laying::count : Laying::block); });
     connect(sheet, &QPushButton::clicked, this, [this] { m_sheets.print(SheetCommands::Sheets::placement); });
+}
+
+/// The last entry leads to strips, creases and the rest.
+void ToolRow::chooseBackground(int row) {
+    const auto id = m_background->itemData(row).toUInt();
+    if (id == 0)
+        m_stack.askGround();
+    else
+        m_session.apply(edit::setBackground(m_session.quilt(), m_session.blockId(), FabricId{id}),
+                        "choose background");
+    refresh();
 }
 
 void ToolRow::buildStitch(QHBoxLayout& row) {
@@ -175,6 +196,7 @@ void ToolRow::fillChoices() {
     };
     fill(*m_web, quilt.webs, block ? block->web.value : 0, false);
     fill(*m_background, quilt.fabrics, block ? block->background.value : 0, true);
+    m_background->addItem("Strips, creases…", 0U);
     const auto* piece = m_session.piece();
     fill(*m_thread, quilt.threads, piece ? piece->thread.value : 0, true);
     m_thread->setEnabled(piece != nullptr);
@@ -209,6 +231,8 @@ void ToolRow::refresh() {
                                   measure::saySize(block->width, block->height, m_session.quilt().units)));
     m_reversed->setChecked(block->givenReversed);
     m_templates->setChecked(m_session.showsTemplates());
+    m_steps->setChecked(m_session.laying() == Laying::steps);
+    m_count->setChecked(m_session.laying() == Laying::count);
 }
 
 } // namespace up::app

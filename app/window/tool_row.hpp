@@ -7,6 +7,7 @@
 #include "app/window/commands.hpp"
 #include "app/window/shape_commands.hpp"
 #include "app/window/sheet_commands.hpp"
+#include "app/window/stack_commands.hpp"
 
 #include <QWidget>
 
@@ -24,6 +25,7 @@ struct AllCommands {
     ImportCommands& imports;
     SheetCommands& sheets;
     TraceCommands& tracing;
+    StackCommands& stack;
 };
 
 class ToolRow : public QWidget {
@@ -31,11 +33,16 @@ class ToolRow : public QWidget {
 public:
     ToolRow(Session& session, LayoutJob& layout, const AllCommands& all, QWidget* parent = nullptr);
 
+signals:
+    /// The chosen pieces are to turn, clockwise.
+    void turnWanted(double degrees);
+
 private:
     template<class Widget> Widget* on(std::initializer_list<View> views, Widget* widget);
     void buildDraw(QHBoxLayout& row);
     void buildTrace(QHBoxLayout& row);
     void buildLay(QHBoxLayout& row);
+    void chooseBackground(int row);
     void buildStitch(QHBoxLayout& row);
     void refresh();
     void fillChoices();
@@ -49,12 +56,13 @@ private:
     ImportCommands& m_imports;
     SheetCommands& m_sheets;
     TraceCommands& m_tracing;
+    StackCommands& m_stack;
     std::vector<std::pair<QWidget*, std::vector<View>>> m_shown;
     QComboBox *m_web = nullptr, *m_background = nullptr, *m_thread = nullptr;
     QLineEdit* m_size = nullptr;
     QCheckBox* m_reversed = nullptr;
     QPushButton *m_templates = nullptr, *m_layOut = nullptr, *m_compare = nullptr, *m_pin = nullptr,
-                *m_print = nullptr;
+                *m_print = nullptr, *m_steps = nullptr, *m_count = nullptr;
 };
 
 } // namespace up::app

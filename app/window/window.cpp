@@ -2,10 +2,12 @@
 #include "app/window/window.hpp"
 
 #include "app/canvas/mat.hpp"
-#include "app/dialogs/reading_strip.hpp"
+#include "app/dialogs/errand_strip.hpp"
 #include "app/look/names.hpp"
 #include "app/views/view.hpp"
 #include "app/window/checks_panel.hpp"
+#include "app/window/lay_strip.hpp"
+#include "app/window/mat_hand.hpp"
 #include "app/window/menus.hpp"
 #include "app/window/now_panel.hpp"
 #include "app/window/piece_card.hpp"
@@ -16,8 +18,6 @@
 #include "app/window/stair.hpp"
 #include "app/window/tool_row.hpp"
 #include "app/window/ways_strip.hpp"
-#include "core/plan/doubts.hpp"
-#include "core/plan/snap.hpp"
 #include "words/sentences.hpp"
 
 #include <QAbstractButton>
@@ -39,7 +39,8 @@ Window::Window(WindowOptions options)
       m_session(std::move(options.clock)), m_checker(m_session), m_layout(m_session), m_lying(m_session),
       m_scanner(options.scannedPage), m_imports(m_session, m_asker, m_scanner),
       m_tracing(m_session, m_layout, m_asker), m_commands(m_session, m_layout, m_asker, m_imports, m_tracing),
-      m_sheets(m_session, m_asker, options.folder), m_shapes(m_session, m_asker), m_stack(m_session),
+      m_sheets(m_session, m_asker, options.folder), m_shapes(m_session, m_asker), m_mending(m_session),
+      m_stack(m_session, m_mending, m_asker), m_places(m_session),
       m_files(m_session, m_asker, options.folder),
       m_autosave(m_session, options.folder, options.autosaveDelay) {
     auto* centre = new QWidget(this);
@@ -56,20 +57,22 @@ Window::Window(WindowOptions options)
     row->addWidget(buildRight());
     setCentralWidget(centre);
     new Menus(*this);
-    connectMat();
     connect(&m_session, &Session::changed, this, &Window::refresh);
     connect(&m_session, &Session::trouble, this, [this](const QString& sentence) { say(sentence, true); });
     connect(&m_lying, &LyingJob::found, this, [this] {
         if (m_session.view() == View::lay) showView();
     });
     connect(&m_checker, &Checker::checked, this, [this] {
-        if (m_session.view() == View::draw) showView();
+        const bool counting = m_session.view() == View::lay && m_session.laying() == Laying::count;
+        if (m_session.view() == View::draw || counting) showView();
     });
     connect(&m_shapes, &ShapeCommands::told, this, [this](const QString& sentence) { say(sentence, false); });
     connect(&m_stack, &StackCommands::told, this, [this](const QString& sentence) { say(sentence, false); });
+    connect(&m_places, &PlaceCommands::told, this, [this](const QString& sentence) { say(sentence, false); });
+    connect(&m_mending, &Mending::told, this, [this](const QString& sentence) { say(sentence, false); });
     connect(&m_imports, &ImportCommands::told, this,
             [this](const QString& sentence) { say(sentence, false); });
-    connect(&m_imports.reading(), &Reading::runningChanged, m_says, [this](bool running) {
+    connect(&m_imports.reading(), &Errand::runningChanged, m_says, [this](bool running) {
         if (running) m_says->hide(); // what was said is of what went before
     });
     connect(&m_sheets, &SheetCommands::told, this, [this](const QString& sentence) { say(sentence, false); });
@@ -108,23 +111,29 @@ QWidget* Window::buildMiddle() {
     auto* middle = new QWidget(this);
     auto* column = new QVBoxLayout(middle);
     column->setContentsMargins(0, 0, 0, 0);
-    m_tools =
-        new ToolRow(m_session, m_layout, {m_commands, m_shapes, m_imports, m_sheets, m_tracing}, middle);
+    m_tools = new ToolRow(m_session, m_layout,
+                          {m_commands, m_shapes, m_imports, m_sheets, m_tracing, m_stack}, middle);
+    connect(m_tools, &ToolRow::turnWanted, this, [this](double degrees) { m_hand->turn(degrees); });
     m_says = new QLabel(middle);
     m_says->setObjectName("says");
     m_says->setWordWrap(true);
     m_says->setTextFormat(Qt::PlainText); // what files are called, and hold, is not markup
     m_says->hide();
     m_mat = named(new Mat(middle), "mat");
+    m_hand = new MatHand(m_session, *m_mat, m_tracing);
     m_log = named(new QListWidget(middle), "log");
     column->addWidget(m_tools);
     column->addWidget(m_says);
-    column->addWidget(new ReadingStrip(m_imports.reading(), middle));
+    column->addWidget(new ErrandStrip(m_imports.reading(), "reading.stop", middle));
+    column->addWidget(new ErrandStrip(m_mending.errand(), "mending.stop", middle));
     column->addWidget(m_mat, 1);
     column->addWidget(new WaysStrip(m_session, m_layout, m_tracing, middle));
-    auto* section = named(new SectionStrip(m_session, middle), "section");
-    connect(section, &SectionStrip::told, this, [this](const QString& sentence) { say(sentence, false); });
+    auto* section = named(new SectionStrip(m_session, m_mending, middle), "section");
     column->addWidget(section);
+    auto* strip = named(new LayStrip(m_session, m_places, middle), "lay.strip");
+    connect(&m_lying, &LyingJob::found, strip, &LayStrip::refresh);
+    connect(&m_checker, &Checker::checked, strip, &LayStrip::refresh);
+    column->addWidget(strip);
     column->addWidget(m_log, 1);
     return middle;
 }
@@ -140,7 +149,7 @@ QWidget* Window::buildRight() {
     column->addWidget(now);
     column->addWidget(m_timer);
     column->addWidget(m_rows, 3);
-    column->addWidget(new ChecksPanel(m_session, m_checker, right), 2);
+    column->addWidget(new ChecksPanel(m_session, m_checker, m_mending, right), 2);
     connect(now, &NowPanel::wanted, &m_commands, &Commands::doNow);
     connect(m_rows, &RowsPanel::chosen, this, [this](std::uint32_t tag) {
         if (m_session.view() == View::landing)
@@ -149,73 +158,6 @@ QWidget* Window::buildRight() {
             m_session.choosePiece(PieceId{tag});
     });
     return right;
-}
-
-void Window::connectMat() {
-    connect(m_mat, &Mat::clicked, this, [this](std::uint32_t tag) {
-        if (tag == sectionEndA || tag == sectionEndB) return;
-        if (m_session.view() != View::landing) m_session.choosePiece(PieceId{tag});
-    });
-    connect(m_mat, &Mat::panelClicked, this, [this](std::uint32_t tag) {
-        if (m_session.view() == View::stash) return m_tracing.throwAway(OffCutId{tag});
-        m_session.chooseBlock(BlockId{tag});
-    });
-    connect(m_mat, &Mat::dragged, this, [this](std::uint32_t tag, double right, double down, bool alone) {
-        if (m_session.view() == View::trace) return m_tracing.move(PieceId{tag}, right, down, alone, dragKey);
-        if (tag == sectionEndA || tag == sectionEndB) return dragSection(tag == sectionEndA, right, down);
-        move(right, down, "drag " + std::to_string(tag));
-    });
-    connect(m_mat, &Mat::dropped, this, [this] {
-        if (m_session.view() == View::trace) return m_tracing.drop();
-        if (m_session.view() == View::lay) snap();
-        m_session.closeMerge();
-    });
-    connect(m_mat, &Mat::nudged, this, [this](int right, int down, bool far) {
-        const double step = far ? 25.4 / 4 : 25.4 / 16;
-        if (m_session.view() == View::lay) move(right * step, down * step, "nudge");
-        if (m_session.view() == View::trace && m_session.piece())
-            m_tracing.move(m_session.piece()->id, right * step, down * step, false, "nudge on the web");
-    });
-}
-
-/// Onto a crease that lies within reach, as part of the drag.
-void Window::snap() {
-    const auto* piece = m_session.piece();
-    const int number = piece ? plan::numberOf(*m_session.block(), piece->id) : 0;
-    if (number == 0 || piece->locked) return;
-    auto& derived = m_session.derived();
-    const auto by =
-        plan::snapBy(derived.block().regions[static_cast<std::size_t>(number) - 1], derived.ground());
-    if (!by) return;
-    move(m_session.turnedOver() ? -by->x : by->x, by->y, "drag " + std::to_string(piece->id.value));
-}
-
-/// The ends stay within what is cut, so that they can be taken hold of again.
-void Window::dragSection(bool first, double right, double down) {
-    if (!m_session.block()) return;
-    auto section = m_session.section();
-    auto& end = first ? section.from : section.to;
-    const auto box = plan::cutBox(*m_session.block());
-    end.x = std::clamp(end.x + (m_session.turnedOver() ? -right : right), box.left, box.right);
-    end.y = std::clamp(end.y + down, box.top, box.bottom);
-    m_session.setSection(section);
-}
-
-void Window::move(double right, double down, const std::string& key) {
-    const auto* piece = m_session.piece();
-    if (!piece) return;
-    const auto across = measure::Length::ofMm(m_session.turnedOver() ? -right : right);
-    m_session.apply(edit::movePiece(m_session.quilt(), m_session.blockId(), piece->id, across,
-                                    measure::Length::ofMm(down)),
-                    "move", key + " " + std::to_string(piece->id.value));
-}
-
-/// The chosen piece on the block, or its chunk on the web.
-void Window::turn(double degrees) {
-    if (m_session.view() == View::trace)
-        m_tracing.turn(degrees, false);
-    else
-        m_commands.turn(degrees);
 }
 
 void Window::refresh(Change change) {

@@ -7,8 +7,10 @@
 #include "app/session/checker.hpp"
 #include "app/session/layout_job.hpp"
 #include "app/session/lying_job.hpp"
+#include "app/session/mending.hpp"
 #include "app/window/commands.hpp"
 #include "app/window/files.hpp"
+#include "app/window/place_commands.hpp"
 #include "app/window/shape_commands.hpp"
 #include "app/window/sheet_commands.hpp"
 #include "app/window/stack_commands.hpp"
@@ -21,6 +23,7 @@ class QListWidget;
 namespace up::app {
 
 class Mat;
+class MatHand;
 class PressTimer;
 class Rail;
 class RowsPanel;
@@ -51,6 +54,7 @@ public:
     [[nodiscard]] ShapeCommands& shapeCommands() { return m_shapes; }
     [[nodiscard]] LayoutJob& layoutJob() { return m_layout; }
     [[nodiscard]] LyingJob& lying() { return m_lying; }
+    [[nodiscard]] Mending& mending() { return m_mending; }
     [[nodiscard]] Checker& checker() { return m_checker; }
     [[nodiscard]] Autosave& autosave() { return m_autosave; }
     [[nodiscard]] Mat& mat() { return *m_mat; }
@@ -65,14 +69,9 @@ private:
     QWidget* buildMiddle();
     QWidget* buildLeft();
     QWidget* buildRight();
-    void connectMat();
     void showView();
     void refresh(Change change);
     void fillLog();
-    void turn(double degrees);
-    void snap();
-    void dragSection(bool first, double right, double down);
-    void move(double right, double down, const std::string& key);
     void say(const QString& sentence, bool bad);
     void showTitle();
 
@@ -89,10 +88,13 @@ private:
     Commands m_commands;
     SheetCommands m_sheets;
     ShapeCommands m_shapes;
+    Mending m_mending;
     StackCommands m_stack;
+    PlaceCommands m_places;
     Files m_files;
     Autosave m_autosave;
     Mat* m_mat = nullptr;
+    MatHand* m_hand = nullptr;
     Rail* m_rail = nullptr;
     ToolRow* m_tools = nullptr;
     RowsPanel* m_rows = nullptr;

@@ -27,6 +27,7 @@ void giveUpPlace(Block& block, PieceId id) {
 
 void beginAgain(Block& block, Piece& piece) {
     piece.work = {quilt::Step::toTrace, false, piece.work.remade};
+    piece.counted = false;
     block.trimmed = false;
     giveUpPlace(block, piece.id);
 }
@@ -208,6 +209,7 @@ Edited record(const Quilt& quilt, BlockId blockId, const std::vector<PieceId>& p
 Edited ruin(const Quilt& quilt, BlockId blockId, PieceId id, std::string reason, std::int64_t time) {
     auto out = changePiece(quilt, blockId, id, [&](Block& block, Piece& piece) {
         piece.work = {quilt::Step::toTrace, false, piece.work.remade + 1};
+        piece.counted = false;
         block.trimmed = false;
         giveUpPlace(block, id);
     });

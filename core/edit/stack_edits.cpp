@@ -52,6 +52,17 @@ Edited setOver(const Quilt& quilt, BlockId block, PieceId upper, PieceId lower) 
     });
 }
 
+Edited setOvers(const Quilt& quilt, BlockId id, std::vector<Over> over) {
+    const auto* known = find(quilt.blocks, id);
+    if (!known) return failure(Code::noSuchBlock, {std::to_string(id.value)});
+    for (const auto& pair : over) {
+        for (const PieceId piece : {pair.upper, pair.lower})
+            if (!find(known->pieces, piece)) return failure(Code::noSuchPiece, {std::to_string(piece.value)});
+        if (pair.upper == pair.lower) return failure(Code::badUse, {"A piece cannot lie over itself."});
+    }
+    return changeBlock(quilt, id, [&](Quilt&, Block& block) { block.over = std::move(over); });
+}
+
 Edited dropOver(const Quilt& quilt, BlockId block, PieceId one, PieceId other) {
     return changeBlock(quilt, block, [&](Quilt&, Block& owner) { dropOver(owner, one, other); });
 }
@@ -109,6 +120,14 @@ Edited setOpacity(const Quilt& quilt, FabricId id, double opacity) {
     return out;
 }
 
+Edited putFabric(const Quilt& quilt, const quilt::Fabric& fabric) {
+    if (fabric.name.empty()) return failure(Code::badUse, {"A fabric needs a name."});
+    return setOpacity(quilt, fabric.id, fabric.opacity).map([&](Quilt&& out) {
+        *find(out.fabrics, fabric.id) = fabric;
+        return std::move(out);
+    });
+}
+
 Edited setUnderlap(const Quilt& quilt, BlockId id, Length underlap) {
     constexpr Length least = Length::ofInches(1, 32), most = Length::ofInches(1, 1);
     if (underlap < least || underlap > most)
@@ -138,10 +157,55 @@ Edited setCounted(const Quilt& quilt, BlockId id, const std::vector<PieceId>& pi
     return changePieces(quilt, id, pieces, [&](Block&, Piece& piece) { piece.counted = counted; });
 }
 
-Edited movePieces(const Quilt& quilt, BlockId block, const Moves& moves) {
+namespace {
+
+/// A lining goes with its piece, and must not go twice.
+std::vector<PieceId> withoutFollowers(const Block& block, const std::vector<PieceId>& pieces) {
+    std::vector<PieceId> out;
+    for (const PieceId id : pieces) {
+        const auto* piece = find(block.pieces, id);
+        const bool follows = piece && piece->liningOf &&
+                             std::find(pieces.begin(), pieces.end(), piece->liningOf) != pieces.end();
+        if (!follows) out.push_back(id);
+    }
+    return out;
+}
+
+} // namespace
+
+Edited movePieces(const Quilt& quilt, BlockId id, const Moves& moves) {
+    const auto* block = find(quilt.blocks, id);
+    if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});
+    std::vector<PieceId> pieces;
+    for (const auto& [piece, by] : moves)
+        pieces.push_back(piece);
+    const auto movers = withoutFollowers(*block, pieces);
     Edited out = quilt;
     for (const auto& [piece, by] : moves) {
-        out = movePiece(*out, block, piece, Length::ofMm(by.x), Length::ofMm(by.y));
+        if (std::find(movers.begin(), movers.end(), piece) == movers.end()) continue;
+        out = movePiece(*out, id, piece, Length::ofMm(by.x), Length::ofMm(by.y));
+        if (!out) return out;
+    }
+    return out;
+}
+
+Edited turnPieces(const Quilt& quilt, BlockId id, const std::vector<PieceId>& pieces, measure::Angle by) {
+    const auto* block = find(quilt.blocks, id);
+    if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});
+    const auto turned = withoutFollowers(*block, pieces);
+    shape::Box box;
+    for (const PieceId piece : turned)
+        if (const auto* known = find(block->pieces, piece)) box.take(boundsOf(placed(*known)));
+    const auto about = shape::Transform::turnAbout(box.centre(), by);
+    Edited out = quilt;
+    for (const PieceId piece : turned) {
+        const auto* known = find(block->pieces, piece);
+        if (!known) return failure(Code::noSuchPiece, {std::to_string(piece.value)});
+        const auto middle = middleOf(*known), wanted = about(middle);
+        out = turnPiece(*out, id, piece, by).and_then([&](const Quilt& next) {
+            return movePiece(next, id, piece, Length::ofMm(wanted.x - middle.x),
+                             Length::ofMm(wanted.y - middle.y));
+        });
         if (!out) return out;
     }
     return out;

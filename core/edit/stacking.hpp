@@ -10,8 +10,10 @@ namespace up::edit {
 /// Bottom first; `order` names every piece of the block once. Errors: Code::badUse otherwise.
 [[nodiscard]] Edited reorder(const Quilt& quilt, BlockId block, const std::vector<PieceId>& order);
 
-/// "`upper` goes over `lower`": what was said of the two before is dropped.
+/// "`upper` goes over `lower`", without changing the order: what was said of the two before is dropped.
 [[nodiscard]] Edited setOver(const Quilt& quilt, BlockId block, PieceId upper, PieceId lower);
+/// All that is said of the block's pieces. Errors: Code::badUse for a piece over itself.
+[[nodiscard]] Edited setOvers(const Quilt& quilt, BlockId block, std::vector<quilt::Over> over);
 /// Nothing is said of the two any more.
 [[nodiscard]] Edited dropOver(const Quilt& quilt, BlockId block, PieceId one, PieceId other);
 
@@ -28,6 +30,9 @@ namespace up::edit {
 [[nodiscard]] Edited setShine(const Quilt& quilt, BlockId block, PieceId piece, quilt::Shine shine);
 /// 0…1. Errors: Code::badUse outside.
 [[nodiscard]] Edited setOpacity(const Quilt& quilt, FabricId fabric, double opacity);
+/// The fabric of that id: name, colour, print and opacity. Errors: Code::badUse as setOpacity, and for a name
+/// of nothing.
+[[nodiscard]] Edited putFabric(const Quilt& quilt, const quilt::Fabric& fabric);
 /// Errors: Code::absurdSize outside 1/32…1 in.
 [[nodiscard]] Edited setUnderlap(const Quilt& quilt, BlockId block, Length underlap);
 [[nodiscard]] Edited setGround(const Quilt& quilt, BlockId block, quilt::Ground ground);
@@ -44,7 +49,12 @@ namespace up::edit {
 
 /// Pieces and how far each moves, mm right and down.
 using Moves = std::vector<std::pair<PieceId, shape::Point>>;
-/// All at once; linings follow. Errors: Code::alreadyFused, Code::locked.
+/// All at once; linings follow, and those of pieces that move are not moved for themselves. Errors:
+/// Code::alreadyFused, Code::locked.
 [[nodiscard]] Edited movePieces(const Quilt& quilt, BlockId block, const Moves& moves);
+/// Clockwise, as one, about the middle of the box round them all; linings turn with their pieces. Errors: as
+/// movePieces.
+[[nodiscard]] Edited turnPieces(const Quilt& quilt, BlockId block, const std::vector<PieceId>& pieces,
+                                measure::Angle by);
 
 } // namespace up::edit

@@ -18,14 +18,22 @@ using quilt::Quilt;
 /// The block's pieces ordered as planUnderlap says and grown beneath each other by its underlap; pieces that
 /// are fused stay as they are. What shows stays as it is.
 [[nodiscard]] Edited tuckedUnder(const Quilt& quilt, BlockId block, plan::Below below);
+/// How a block's pieces are to tuck under.
+struct Tucking {
+    measure::Length underlap;
+    plan::Below below = plan::Below::drawn;
+    std::vector<quilt::Over> over; ///< all that is said of which goes over which
+};
+/// The same, with that said first. Errors: Code::absurdSize for an underlap outside 1/32…1 in.
+[[nodiscard]] Edited tuckedUnder(const Quilt& quilt, BlockId block, const Tucking& tucking);
 /// Only that piece, and only beneath `under`; beneath all when none is named.
 [[nodiscard]] Edited tuckedUnder(const Quilt& quilt, BlockId block, PieceId lower, PieceId under = {});
 
 /// "`upper` goes over `lower`", and the order changed so that it does, if that ties no knot.
 [[nodiscard]] Edited putOver(const Quilt& quilt, BlockId block, PieceId upper, PieceId lower);
 
-/// The same, but only where nothing else minds. Errors: Code::othersMind {upper, lower, who minds} when a knot
-/// would be tied.
+/// The same, but only where nothing else minds. Errors: Code::othersMind {upper, lower, who minds} when a
+/// knot would be tied.
 [[nodiscard]] Edited restackedOver(const Quilt& quilt, BlockId block, PieceId upper, PieceId lower);
 
 /// Numbers by step, fabric and place.

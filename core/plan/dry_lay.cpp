@@ -15,7 +15,7 @@ using shape::Point;
 using shape::Region;
 
 constexpr double pointed = 1.1;         // radians: a corner sharper than this is a tip
-constexpr double about = 3;             // mm on either side of a corner that make its angle
+constexpr double about = 3;             // mm: what is nearer says little of an angle
 constexpr double ownEdge = 0.7;         // of the border's length lies beneath, for a piece to be tucked under
 constexpr double leastTuck = 25.4 / 32; // mm
 constexpr double roundShare = 0.94;     // of the circle round it
@@ -126,6 +126,50 @@ private:
     const GroundPlan& m_ground;
 };
 
+/// What can be told of an end: of a tip both, of a round or flat end only how far it reaches.
+std::vector<PlaceMeasure> toldOf(const Measurer& measure, const Found& end) {
+    if (end.isTip) return {measure.across(end), measure.down(end)};
+    return {isUpright(end.spot) ? measure.down(end) : measure.across(end)};
+}
+
+bool isLevel(const PlaceMeasure& m) {
+    return m.from == From::leftEdge || m.from == From::rightEdge || m.from == From::uprightCrease;
+}
+
+/// How far the measure changes when the piece turns about that point: mm for each radian.
+double turning(const PlaceMeasure& m, Point centre) {
+    return isLevel(m) ? std::abs(m.at.y - centre.y) : std::abs(m.at.x - centre.x);
+}
+
+/// A tip lies in one place; of the rest whatever tells most of how the piece is turned about it.
+std::vector<PlaceMeasure> byTip(const Measurer& measure, const std::vector<Found>& ends, const Found& tip) {
+    std::optional<PlaceMeasure> best;
+    for (const auto& end : ends)
+        for (const auto& m : toldOf(measure, end))
+            if (turning(m, tip.at) > (best ? turning(*best, tip.at) : about)) best = m;
+    auto out = toldOf(measure, tip);
+    if (best) out.push_back(*best);
+    return out;
+}
+
+/// Without a tip: how far it reaches to one side and upwards or downwards, and the opposite end that tells
+/// most of how it is turned: two measures across tell it by how much higher one is taken than the other.
+std::vector<PlaceMeasure> byEnds(const Measurer& measure, const std::vector<Found>& ends) {
+    std::vector<PlaceMeasure> level, upright;
+    for (const auto& end : ends)
+        (isUpright(end.spot) ? upright : level).push_back(toldOf(measure, end).front());
+    const auto nearer = [](const PlaceMeasure& a, const PlaceMeasure& b) { return a.away < b.away; };
+    std::stable_sort(level.begin(), level.end(), nearer);
+    std::stable_sort(upright.begin(), upright.end(), nearer);
+    const double byLevel = level.size() == 2 ? turning(level[1], level[0].at) : 0;
+    const double byUpright = upright.size() == 2 ? turning(upright[1], upright[0].at) : 0;
+    std::vector<PlaceMeasure> out;
+    for (const auto* side : {&level, &upright})
+        if (!side->empty()) out.push_back(side->front());
+    if (std::max(byLevel, byUpright) > about) out.push_back(byLevel > byUpright ? level[1] : upright[1]);
+    return out;
+}
+
 std::vector<TuckUnder> tucksOf(const BlockPlan& plan, std::size_t piece) {
     std::vector<std::pair<double, TuckUnder>> found;
     const auto hidden = stack::hiddenEdge(plan.regions, piece, plan.above[piece]);
@@ -172,24 +216,9 @@ std::vector<PlaceMeasure> measuresOf(const Region& piece, const GroundPlan& grou
     }
     auto ends = endsOf(piece);
     std::erase_if(ends, [&](const Found& f) { return measure.runsOff(f); });
-    std::stable_sort(ends.begin(), ends.end(),
-                     [](const Found& a, const Found& b) { return a.isTip > b.isTip; });
-    std::vector<PlaceMeasure> out;
-    const auto first =
-        std::find_if(ends.begin(), ends.end(), [&](const Found& f) { return measure.isIn(f.at); });
-    if (first == ends.end()) { // it runs off on several sides: how far it reaches is all there is
-        for (const auto& end : ends)
-            out.push_back(isUpright(end.spot) ? measure.down(end) : measure.across(end));
-        return out;
-    }
-    out = {measure.across(*first), measure.down(*first)};
-    const auto second = std::max_element(ends.begin(), ends.end(), [&](const Found& a, const Found& b) {
-        return shape::distance(a.at, first->at) < shape::distance(b.at, first->at);
-    });
-    const Point way = second->at - first->at;
-    if (std::hypot(way.x, way.y) > about)
-        out.push_back(std::abs(way.x) > std::abs(way.y) ? measure.down(*second) : measure.across(*second));
-    return out;
+    const auto tip =
+        std::find_if(ends.begin(), ends.end(), [&](const Found& f) { return f.isTip && measure.isIn(f.at); });
+    return tip == ends.end() ? byEnds(measure, ends) : byTip(measure, ends, *tip);
 }
 
 LayStep layStep(const BlockPlan& plan, const GroundPlan& ground, std::size_t piece) {
@@ -220,6 +249,22 @@ std::vector<LayStep> dryLay(const std::vector<LayStep>& steps) {
         lying = step.guide;
         out.push_back(step);
     }
+    return out;
+}
+
+std::size_t firstOpen(const quilt::Block& block, const std::vector<LayStep>& dry) {
+    const auto open = std::find_if(dry.begin(), dry.end(), [&](const LayStep& step) {
+        return block.pieces[step.piece].work.step < quilt::Step::laid;
+    });
+    if (open != dry.end()) return static_cast<std::size_t>(open - dry.begin());
+    return dry.empty() ? 0 : dry.size() - 1;
+}
+
+LaidSoFar before(const std::vector<LayStep>& dry, std::size_t step, std::size_t pieces) {
+    LaidSoFar out{std::vector<bool>(pieces, false), {}};
+    for (std::size_t i = 0; i < step && i < dry.size(); ++i)
+        if (!dry[i].forAMoment) out.laid[dry[i].piece] = true;
+    if (step < dry.size()) out.guide = dry[step].guide;
     return out;
 }
 

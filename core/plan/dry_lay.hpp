@@ -60,8 +60,18 @@ inline constexpr Length onCrease = Length::ofInches(1, 32);
 /// The whole block from nothing, in the order of laying: each piece's step, and before it the guide that it
 /// needs.
 [[nodiscard]] std::vector<LayStep> dryLay(const std::vector<LayStep>& steps);
+/// Of `dryLay`: the first step of a piece that is not laid yet; the last one when all are.
+[[nodiscard]] std::size_t firstOpen(const quilt::Block& block, const std::vector<LayStep>& dry);
+/// What lies on the background just before a step: pieces laid for good, and the guide, if there is one.
+struct LaidSoFar {
+    std::vector<bool> laid;
+    std::optional<std::size_t> guide;
+};
+[[nodiscard]] LaidSoFar before(const std::vector<LayStep>& dry, std::size_t step, std::size_t pieces);
 /// The measures of one piece. Two that fix where it lies, and one more that fixes how it is turned, unless it
-/// is round. Ends that run off the finished block are not measured; fewer are left then.
+/// is round or turns without its ends moving. A tip is measured both ways; of a round or flat end only how
+/// far it reaches, since nobody finds its furthest point. Ends that run off the finished block are not
+/// measured; fewer are left then.
 [[nodiscard]] std::vector<PlaceMeasure> measuresOf(const shape::Region& piece, const GroundPlan& ground);
 
 } // namespace up::plan

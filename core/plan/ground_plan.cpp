@@ -4,6 +4,7 @@
 #include "core/plan/doubts.hpp"
 
 #include <algorithm>
+#include <cmath>
 
 namespace up::plan {
 namespace {
@@ -109,6 +110,24 @@ GroundPlan planGround(const quilt::Block& block) {
         addPatches(ground, out);
     addCreases(block, out);
     return out;
+}
+
+quilt::Ground evenedOut(const quilt::Block& block, Length step) {
+    auto ground = block.ground;
+    const auto cutFor = [&](Length wanted, std::size_t count) {
+        const double seams = twoSeams.mm() * static_cast<double>(count - 1);
+        const double each = (wanted.mm() + seams) / static_cast<double>(count);
+        constexpr double slack = 1e-6; // of a step: what is exact stays so
+        return Length::ofMm(std::ceil(each / step.mm() - slack) * step.mm());
+    };
+    const auto both = twoSeams + ground.oversize;
+    const auto wide = block.width + both, high = block.height + both;
+    for (auto& strip : ground.strips) {
+        strip.cut = cutFor(ground.rows ? high : wide, ground.strips.size());
+        for (auto& patch : strip.patches)
+            patch.cut = cutFor(ground.rows ? wide : high, strip.patches.size());
+    }
+    return ground;
 }
 
 } // namespace up::plan

@@ -39,4 +39,8 @@ struct GroundPlan {
 /// A background of strips is as large as they are; its wishes may differ from what is wanted.
 [[nodiscard]] GroundPlan planGround(const quilt::Block& block);
 
+/// The same strips and patches, each cut equally wide and long so that what is sewn is as large as wanted, or
+/// a little more: `step` is what can be measured, each is rounded up to it.
+[[nodiscard]] quilt::Ground evenedOut(const quilt::Block& block, Length step);
+
 } // namespace up::plan

@@ -3,6 +3,7 @@
 
 #include "core/base/lab.hpp"
 #include "core/plan/doubts.hpp"
+#include "core/plan/ground_plan.hpp"
 #include "core/shape/fitting.hpp"
 
 #include <algorithm>
@@ -19,13 +20,14 @@ constexpr std::size_t deepest = 4; // layers: through more nothing is seen
 struct Pile {
     Region where;
     std::vector<std::size_t> layers;
+    FabricId ground; ///< the background there
 };
 
 class Looker {
 public:
     Looker(const quilt::Quilt& quilt, const quilt::Block& block, const BlockPlan& plan)
         : m_quilt(quilt), m_block(block), m_plan(plan), m_within(shape::rectangle(cutBox(block))),
-          m_below(block.pieces.size()) {
+          m_patches(planGround(block).patches), m_below(block.pieces.size()) {
         for (std::size_t lower = 0; lower < plan.above.size(); ++lower)
             for (const std::size_t upper : plan.above[lower])
                 m_below[upper].push_back(lower);
@@ -47,9 +49,16 @@ public:
         }
     }
 
+    void seenAt(std::size_t piece, std::vector<Seen>& out) const {
+        const auto visible = shape::intersect(m_plan.visible[piece], m_within);
+        if (visible.isEmpty()) return;
+        for (auto& pile : pilesUnder(piece, visible))
+            out.push_back({std::move(pile.where), piece, colourOf(lightOn(pile))});
+    }
+
 private:
     [[nodiscard]] std::vector<Pile> pilesUnder(std::size_t piece, const Region& visible) const {
-        std::vector<Pile> piles{{visible, {piece}}};
+        std::vector<Pile> piles{{visible, {piece}, m_block.background}};
         auto lowers = m_below[piece];
         std::sort(lowers.rbegin(), lowers.rend());
         for (const std::size_t lower : lowers) {
@@ -65,14 +74,23 @@ private:
                     continue;
                 }
                 auto rest = shape::subtract(pile.where, m_plan.regions[lower]);
-                Pile deeper{std::move(over), pile.layers};
+                Pile deeper{std::move(over), pile.layers, pile.ground};
                 deeper.layers.push_back(lower);
                 next.push_back(std::move(deeper));
-                if (!rest.isEmpty()) next.push_back({std::move(rest), std::move(pile.layers)});
+                if (!rest.isEmpty()) next.push_back({std::move(rest), std::move(pile.layers), pile.ground});
             }
             piles = std::move(next);
         }
-        return piles;
+        return m_patches.size() > 1 ? byPatch(piles) : piles;
+    }
+
+    [[nodiscard]] std::vector<Pile> byPatch(const std::vector<Pile>& piles) const {
+        std::vector<Pile> out;
+        for (const auto& pile : piles)
+            for (const auto& patch : m_patches)
+                if (auto part = shape::intersect(pile.where, shape::rectangle(patch.box)); !part.isEmpty())
+                    out.push_back({std::move(part), pile.layers, patch.fabric});
+        return out;
     }
 
     struct Cloth {
@@ -85,21 +103,30 @@ private:
         return {lightOf(fabric->colour), fabric->opacity};
     }
 
-    /// The background hides what is beneath it: batting, as a rule.
-    [[nodiscard]] Light ground() const { return cloth(m_block.background).light; }
-
-    void judge(const Pile& pile, std::map<std::optional<std::size_t>, Shining>& found) const {
-        Light beneath = ground();
-        std::optional<std::size_t> darkest;
-        double least = labOf(beneath).lightness;
+    /// The light that comes up to the piece's `layers.front()`. The background hides what is beneath it:
+    /// batting, as a rule.
+    [[nodiscard]] Light lightBeneath(const Pile& pile) const {
+        Light out = cloth(pile.ground).light;
         for (std::size_t k = pile.layers.size(); k-- > 1;) {
             const auto lower = cloth(m_block.pieces[pile.layers[k]].fabric);
-            beneath = seenThrough(lower.light, lower.opacity, beneath);
-            if (const double own = labOf(lower.light).lightness; own < least)
-                least = own, darkest = pile.layers[k];
+            out = seenThrough(lower.light, lower.opacity, out);
         }
+        return out;
+    }
+    [[nodiscard]] Light lightOn(const Pile& pile) const {
         const auto own = cloth(m_block.pieces[pile.layers.front()].fabric);
-        const Light seen = seenThrough(own.light, own.opacity, beneath);
+        return seenThrough(own.light, own.opacity, lightBeneath(pile));
+    }
+
+    void judge(const Pile& pile, std::map<std::optional<std::size_t>, Shining>& found) const {
+        const Light beneath = lightBeneath(pile), seen = lightOn(pile);
+        std::optional<std::size_t> darkest;
+        double least = labOf(cloth(pile.ground).light).lightness;
+        for (std::size_t k = pile.layers.size(); k-- > 1;)
+            if (const double own = labOf(cloth(m_block.pieces[pile.layers[k]].fabric).light).lightness;
+                own < least)
+                least = own, darkest = pile.layers[k];
+        const auto own = cloth(m_block.pieces[pile.layers.front()].fabric);
         const double darker = labOf(own.light).lightness - labOf(beneath).lightness;
         const double step = difference(labOf(own.light), labOf(seen));
         if (labOf(own.light).lightness < light || darker < muchDarker || step < seenDifference) return;
@@ -114,6 +141,7 @@ private:
     const quilt::Block& m_block;
     const BlockPlan& m_plan;
     Region m_within;
+    std::vector<GroundPatch> m_patches;
     std::vector<std::vector<std::size_t>> m_below;
 };
 
@@ -126,6 +154,14 @@ std::vector<Shining> shiningIn(const quilt::Quilt& quilt, const quilt::Block& bl
         if (block.pieces[i].shine == quilt::Shine::ask) looker.at(i, out);
     std::stable_sort(out.begin(), out.end(),
                      [](const Shining& a, const Shining& b) { return a.where.area() > b.where.area(); });
+    return out;
+}
+
+std::vector<Seen> seenFrom(const quilt::Quilt& quilt, const quilt::Block& block, const BlockPlan& plan) {
+    const Looker looker(quilt, block, plan);
+    std::vector<Seen> out;
+    for (std::size_t i = 0; i < block.pieces.size(); ++i)
+        looker.seenAt(i, out);
     return out;
 }
 

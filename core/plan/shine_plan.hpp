@@ -32,6 +32,16 @@ struct Shining {
 [[nodiscard]] std::vector<Shining> shiningIn(const quilt::Quilt& quilt, const quilt::Block& block,
                                              const BlockPlan& plan);
 
+/// Part of what shows of a piece, and its colour as light comes through.
+struct Seen {
+    shape::Region where; ///< on the block, mm
+    std::size_t piece;
+    Colour colour;
+};
+/// All that shows of the pieces, in places of one colour.
+[[nodiscard]] std::vector<Seen> seenFrom(const quilt::Quilt& quilt, const quilt::Block& block,
+                                         const BlockPlan& plan);
+
 /// Inset of a lining, between 1/32 and 1/16 in. Source: common practice.
 inline constexpr measure::Length liningInset = measure::Length::ofInches(3, 64);
 /// The shape of a lining: a little smaller all round. Nothing where nothing is left of it.

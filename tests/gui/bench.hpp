@@ -64,6 +64,18 @@ public:
     void lightBox(const app::LightBoxQuestion& question) override {
         if (lightAnswer) lightAnswer(question);
     }
+    std::function<std::optional<app::GroundAnswer>(const app::GroundQuestion&)> groundAnswer;
+    std::optional<app::GroundAnswer> ground(const app::GroundQuestion& question) override {
+        return groundAnswer ? groundAnswer(question) : std::nullopt;
+    }
+    std::function<std::optional<app::UnderlapAnswer>(const app::UnderlapQuestion&)> underlapAnswer;
+    std::optional<app::UnderlapAnswer> underlap(const app::UnderlapQuestion& question) override {
+        return underlapAnswer ? underlapAnswer(question) : std::nullopt;
+    }
+    std::function<std::optional<app::FabricAnswer>(const app::FabricQuestion&)> fabricAnswer;
+    std::optional<app::FabricAnswer> fabrics(const app::FabricQuestion& question) override {
+        return fabricAnswer ? fabricAnswer(question) : std::nullopt;
+    }
     bool yes(const QString& title, const QString& question, const QString&) override;
     void tell(const QString& sentence) override { asked << sentence; }
 

@@ -219,7 +219,7 @@ TEST_F(Importing, WhoDoesNotWantToWaitKeepsWhatWasRead) {
 }
 
 TEST(ReadingAside, TheNewestIsTheOnlyOneThatComesBack) {
-    app::Reading reading;
+    app::Errand reading;
     std::vector<int> came;
     std::shared_ptr<Job> first;
     reading.start(

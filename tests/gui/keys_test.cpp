@@ -213,6 +213,7 @@ TEST_F(Keys, AFixMovesThePieceInside) {
     EXPECT_SOON((fix = window().findChild<QAbstractButton*>("check.fix")) != nullptr, 3000);
     ASSERT_TRUE(fix);
     QTest::mouseClick(fix, Qt::LeftButton);
+    EXPECT_SOON(!window().mending().isBusy(), 5000);
     EXPECT_GE(boundsOf(quilt::placed(*quilt::find(block().pieces, id))).top, -1e-3);
 }
 

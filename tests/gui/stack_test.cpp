@@ -33,7 +33,12 @@ protected:
     int number(const std::string& name) { return plan::numberOf(block(), named(name)); }
     app::SectionStrip& strip() { return *window().findChild<app::SectionStrip*>("section"); }
     QString says() { return window().findChild<QLabel*>("says")->text(); }
-    void act(const char* action) { window().findChild<QAction*>(action)->trigger(); }
+    /// Triggers it and waits until what it asks for aside is done.
+    void act(const char* action) {
+        window().findChild<QAction*>(action)->trigger();
+        awaitMending();
+    }
+    void awaitMending() { EXPECT_SOON(!window().mending().isBusy(), 5000); }
     /// Takes hold of a piece's first tread and lets it go on another one's.
     void dragTread(const std::string& held, const std::string& onto) {
         const auto from = strip().treadsOf(named(held)), to = strip().treadsOf(named(onto));
@@ -43,6 +48,7 @@ protected:
         QTest::mouseMove(&strip(), (start + end) / 2);
         QTest::mouseMove(&strip(), end);
         QTest::mouseRelease(&strip(), Qt::LeftButton, {}, end);
+        awaitMending();
     }
 };
 
@@ -116,6 +122,7 @@ TEST_F(StackHand, AFindingIsShownAndPutRight) {
     ASSERT_TRUE(tuck) << "the cabin does not reach far enough beneath the roof";
     const auto before = boundsOf(quilt::placed(*quilt::find(block().pieces, named("cabin"))));
     QTest::mouseClick(tuck, Qt::LeftButton);
+    awaitMending();
     const auto after = boundsOf(quilt::placed(*quilt::find(block().pieces, named("cabin"))));
     EXPECT_LT(after.top, before.top - 2);
     EXPECT_SOON(!window().checker().isBusy(), 5000);
@@ -155,7 +162,7 @@ TEST_F(StackHand, WithoutAPieceTheMenuSaysWhatToDo) {
 
 TEST_F(StackHand, AnEmptyQuiltSaysWhyNothingHappens) {
     session().startNew(quilt::emptyQuilt("Empty"));
-    for (const char* action : {"stack.number", "stack.tuck", "stack.line", "stack.unit", "stack.centre"}) {
+    for (const char* action : {"stack.number", "stack.tuck", "stack.line", "stack.unit", "place.centre"}) {
         window().findChild<QLabel*>("says")->clear();
         act(action);
         EXPECT_TRUE(says().contains("no pieces yet")) << action;
@@ -172,12 +179,12 @@ TEST_F(StackHand, TuckingSaysWhatMustBeTracedAgain) {
 TEST_F(StackHand, ALockedPieceStays) {
     choose("Heron");
     session().choosePiece(named("crest"));
-    act("stack.lock");
+    act("place.lock");
     const auto before = session().quilt();
     QTest::keyClick(&window().mat(), Qt::Key_Right);
     EXPECT_TRUE(session().quilt() == before);
     EXPECT_TRUE(says().contains("locked"));
-    act("stack.lock");
+    act("place.lock");
     QTest::keyClick(&window().mat(), Qt::Key_Right);
     EXPECT_FALSE(session().quilt() == before);
 }
@@ -210,11 +217,11 @@ TEST_F(StackHand, ADraggedPieceSnapsToTheCreaseWhenItIsLetGo) {
 
 TEST_F(StackHand, TheDesignIsCentred) {
     choose("Water can");
-    act("stack.centre");
+    act("place.centre");
     const auto gaps = plan::gapsOf(block(), plan::planBlock(block()));
     EXPECT_NEAR(gaps->left, gaps->right, 0.01);
     EXPECT_NEAR(gaps->top, gaps->bottom, 0.01);
-    act("stack.weigh");
+    act("place.weigh");
     const auto weighed = plan::gapsOf(block(), plan::planBlock(block()));
     EXPECT_GE(weighed->top, weighed->bottom - 0.01) << "the gap at the top is never the smaller one";
 }
@@ -222,7 +229,7 @@ TEST_F(StackHand, TheDesignIsCentred) {
 TEST_F(StackHand, ADesignThatRunsOffIsNotPulledApart) {
     choose("Heron");
     const auto before = session().quilt();
-    act("stack.centre");
+    act("place.centre");
     EXPECT_TRUE(session().quilt() == before);
     EXPECT_TRUE(says().contains("runs off"));
 }

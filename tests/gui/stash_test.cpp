@@ -57,8 +57,12 @@ TEST_F(Stash, FabricsAndThreadsAreAddedAndRenamed) {
     m_asker.texts = {"barn red"};
     window().commands().newFabric();
     EXPECT_EQ(quilt::find(session().quilt().fabrics, block().pieces[0].fabric)->name, "barn red");
-    m_asker.texts = {"old barn red"};
-    window().commands().renameFabric();
+    m_asker.fabricAnswer = [](const app::FabricQuestion& question) {
+        auto fabrics = question.quilt.fabrics;
+        quilt::find(fabrics, question.fabric)->name = "old barn red"; // of the chosen piece
+        return fabrics;
+    };
+    window().commands().editFabrics();
     EXPECT_EQ(quilt::find(session().quilt().fabrics, block().pieces[0].fabric)->name, "old barn red");
     m_asker.texts = {"gold"};
     window().commands().newThread();

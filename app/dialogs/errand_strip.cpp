@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "app/dialogs/reading_strip.hpp"
+#include "app/dialogs/errand_strip.hpp"
 
 #include "app/look/names.hpp"
 
@@ -10,11 +10,11 @@
 
 namespace up::app {
 
-ReadingStrip::ReadingStrip(Reading& reading, QWidget* parent)
-    : QWidget(parent), m_reading(reading), m_what(new QLabel(this)), m_bar(new QProgressBar(this)) {
+ErrandStrip::ErrandStrip(Errand& errand, const char* key, QWidget* parent)
+    : QWidget(parent), m_errand(errand), m_what(new QLabel(this)), m_bar(new QProgressBar(this)) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
-    auto* stop = named(new QPushButton("Stop", this), "reading.stop");
+    auto* stop = named(new QPushButton("Stop", this), key);
     stop->setAutoDefault(false);
     m_what->setTextFormat(Qt::PlainText);
     m_bar->setTextVisible(false);
@@ -22,9 +22,9 @@ ReadingStrip::ReadingStrip(Reading& reading, QWidget* parent)
     row->addWidget(m_bar, 1);
     row->addWidget(stop);
     hide();
-    connect(stop, &QPushButton::clicked, &m_reading, &Reading::stop);
-    connect(&m_tick, &QTimer::timeout, this, &ReadingStrip::tick);
-    connect(&m_reading, &Reading::runningChanged, this, [this](bool running) {
+    connect(stop, &QPushButton::clicked, &m_errand, &Errand::stop);
+    connect(&m_tick, &QTimer::timeout, this, &ErrandStrip::tick);
+    connect(&m_errand, &Errand::runningChanged, this, [this](bool running) {
         hide();
         if (running)
             m_tick.start(330);
@@ -33,12 +33,12 @@ ReadingStrip::ReadingStrip(Reading& reading, QWidget* parent)
     });
 }
 
-void ReadingStrip::tick() {
+void ErrandStrip::tick() {
     m_tick.setInterval(100);
-    m_what->setText(m_reading.what() + "…");
+    m_what->setText(m_errand.what() + "…");
     // While nothing is known the bar runs to and fro.
-    m_bar->setRange(0, m_reading.percent() > 0 ? 100 : 0);
-    m_bar->setValue(m_reading.percent());
+    m_bar->setRange(0, m_errand.percent() > 0 ? 100 : 0);
+    m_bar->setValue(m_errand.percent());
     show();
 }
 

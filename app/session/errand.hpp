@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// A file that is read aside: how far it is, and an end to it whenever the user likes.
+// Work done aside for the user, who waits for it: how far it is, and an end to it whenever they like.
 #pragma once
 
 #include "app/session/aside.hpp"
@@ -11,12 +11,12 @@
 namespace up::app {
 
 /// One at a time: a new one puts an end to that before.
-class Reading : public QObject {
+class Errand : public QObject {
     Q_OBJECT
 public:
     using QObject::QObject;
     /// What is asked of it goes on in its own thread for a while, to no end.
-    ~Reading() override { abandon(); }
+    ~Errand() override { abandon(); }
 
     /// Runs `work(job)` aside, then `then(result)` here, unless it has been stopped by then. `what` is what
     /// the user waits for: "Reading heron.pdf".

@@ -1,0 +1,173 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/dialogs/fabric_dialog.hpp"
+
+#include "app/dialogs/layer_picture.hpp"
+#include "app/dialogs/parts.hpp"
+#include "app/look/look.hpp"
+#include "app/look/names.hpp"
+#include "core/plan/doubts.hpp"
+#include "core/plan/ground_plan.hpp"
+#include "core/plan/shine_plan.hpp"
+#include "words/sentences.hpp"
+
+#include <QColorDialog>
+#include <QFormLayout>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QPushButton>
+#include <QSlider>
+#include <QVBoxLayout>
+#include <cmath>
+
+namespace up::app {
+namespace {
+
+QIcon swatch(Colour colour) {
+    QPixmap out(22, 22);
+    out.fill(look::q(colour));
+    return out;
+}
+
+/// The block as light comes through, and where that is told of.
+struct Glance {
+    shape::Box box;
+    std::vector<sheet::Layer> layers;
+    std::vector<std::string> told;
+};
+
+Glance glanceAt(const quilt::Quilt& quilt, BlockId id) {
+    const auto* block = quilt::find(quilt.blocks, id);
+    if (!block) return {};
+    const auto plan = plan::planBlock(*block);
+    Glance out{plan::cutBox(*block), {}, {}};
+    sheet::Layer cloth{"cloth", {}, {}, out.box}, marks{"told", {}, {}, out.box};
+    for (const auto& patch : plan::planGround(*block).patches) {
+        const auto* fabric = quilt::find(quilt.fabrics, patch.fabric);
+        cloth.items.push_back(sheet::box(patch.box, fabric ? fabric->colour : look::webPaper, {}));
+    }
+    for (const auto& seen : plan::seenFrom(quilt, *block, plan))
+        cloth.items.push_back(sheet::Shape{sheet::contoursOf(seen.where), seen.colour, {}});
+    for (const auto& piece : block->pieces)
+        cloth.items.push_back(sheet::Shape{sheet::contoursOf(quilt::placed(piece)), std::nullopt,
+                                           sheet::Pen{look::slate, 0.15, sheet::Dash::solid}});
+    for (const auto& shining : plan::shiningIn(quilt, *block, plan)) {
+        marks.items.push_back(sheet::Shape{sheet::contoursOf(shining.where), std::nullopt,
+                                           sheet::Pen{look::rust, 0.8, sheet::Dash::dashed}});
+        const auto beneath = shining.beneath ? plan::calledOf(*block, block->pieces[*shining.beneath])
+                                             : std::string("the background");
+        out.told.push_back(beneath + " through " + plan::calledOf(*block, block->pieces[shining.piece]));
+    }
+    out.layers = {std::move(cloth), std::move(marks)};
+    return out;
+}
+
+} // namespace
+
+FabricDialog::FabricDialog(FabricQuestion question, QWidget* parent)
+    : QDialog(parent), m_quilt(std::move(question.quilt)), m_block(question.block),
+      m_list(named(new QListWidget(this), "fabric.list")), m_name(named(new QLineEdit(this), "fabric.name")),
+      m_colour(named(new QPushButton("Colour…", this), "fabric.colour")),
+      m_light(named(new QSlider(Qt::Horizontal, this), "fabric.light")), m_lets(new QLabel(this)),
+      m_says(new QLabel(this)), m_picture(named(new LayerPicture(this), "fabric.picture")), m_newest(this) {
+    setWindowTitle("Fabrics");
+    buildFields();
+    for (const auto& fabric : m_quilt.fabrics)
+        m_list->addItem(new QListWidgetItem(swatch(fabric.colour), QString::fromStdString(fabric.name)));
+    connect(m_list, &QListWidget::currentRowChanged, this, &FabricDialog::choose);
+    connect(m_name, &QLineEdit::textEdited, this, &FabricDialog::change);
+    connect(m_light, &QSlider::valueChanged, this, &FabricDialog::change);
+    connect(m_colour, &QPushButton::clicked, this, &FabricDialog::pickColour);
+    int first = 0;
+    for (std::size_t i = 0; i < m_quilt.fabrics.size(); ++i)
+        if (m_quilt.fabrics[i].id == question.fabric) first = static_cast<int>(i);
+    m_list->setCurrentRow(first);
+    resize(900, 600);
+    look();
+}
+
+void FabricDialog::buildFields() {
+    auto* column = new QVBoxLayout(this);
+    auto* row = new QHBoxLayout;
+    column->addLayout(row, 1);
+    auto* left = new QVBoxLayout;
+    row->addLayout(left);
+    m_list->setFixedWidth(260);
+    left->addWidget(m_list, 1);
+    auto* form = new QFormLayout;
+    left->addLayout(form);
+    m_light->setRange(0, 60);
+    form->addRow("Name", m_name);
+    form->addRow("", m_colour);
+    form->addRow(m_lets);
+    form->addRow(m_light);
+    auto* hint = new QLabel("Hold a single layer over a dark line: how much of it do you see?", this);
+    hint->setWordWrap(true);
+    hint->setProperty("role", "quiet");
+    form->addRow(hint);
+    auto* right = new QVBoxLayout;
+    row->addLayout(right, 1);
+    right->addWidget(m_picture, 1);
+    m_says->setObjectName("fabric.says");
+    m_says->setWordWrap(true);
+    m_says->setTextFormat(Qt::PlainText);
+    right->addWidget(m_says);
+    m_ok = addButtons(*this, *column, "Keep these fabrics", "fabric.keep");
+}
+
+quilt::Fabric* FabricDialog::fabric() {
+    const int row = m_list->currentRow();
+    return row < 0 ? nullptr : &m_quilt.fabrics[static_cast<std::size_t>(row)];
+}
+
+void FabricDialog::choose(int) {
+    const auto* chosen = fabric();
+    if (!chosen) return;
+    const QSignalBlocker quiet(m_light);
+    m_name->setText(QString::fromStdString(chosen->name));
+    m_colour->setIcon(swatch(chosen->colour));
+    const int light = static_cast<int>(std::lround((1 - chosen->opacity) * 100));
+    m_light->setRange(0, std::max(60, light));
+    m_light->setValue(light);
+    m_lets->setText(QString("Light that comes through: %1 %").arg(light));
+}
+
+void FabricDialog::pickColour() {
+    auto* chosen = fabric();
+    if (!chosen) return;
+    const auto colour = QColorDialog::getColor(look::q(chosen->colour), this, "Its colour");
+    if (!colour.isValid()) return;
+    const auto channel = [](int value) { return static_cast<std::uint8_t>(value); };
+    chosen->colour = {channel(colour.red()), channel(colour.green()), channel(colour.blue())};
+    m_colour->setIcon(swatch(chosen->colour));
+    m_list->currentItem()->setIcon(swatch(chosen->colour));
+    look();
+}
+
+void FabricDialog::change() {
+    auto* chosen = fabric();
+    if (!chosen) return;
+    const auto name = m_name->text().trimmed();
+    m_ok->setEnabled(!name.isEmpty());
+    if (!name.isEmpty()) chosen->name = name.toStdString();
+    m_list->currentItem()->setText(QString::fromStdString(chosen->name));
+    chosen->opacity = 1 - m_light->value() / 100.0;
+    m_lets->setText(QString("Light that comes through: %1 %").arg(m_light->value()));
+    look();
+}
+
+void FabricDialog::look() {
+    m_newest.ask([quilt = m_quilt, id = m_block] { return glanceAt(quilt, id); },
+                 [this](const Glance& glance) {
+                     m_picture->show(glance.box, glance.layers);
+                     m_says->setText(
+                         glance.layers.empty() ? QString("There is no block to look at yet.")
+                         : glance.told.empty()
+                             ? QString("Nothing dark shines through.")
+                             : QString::fromStdString("Shines through: " + words::listed(glance.told) +
+                                                      ". Checks offer a lining."));
+                 });
+}
+
+} // namespace up::app

@@ -1,0 +1,344 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/dialogs/ground_dialog.hpp"
+
+#include "app/dialogs/layer_picture.hpp"
+#include "app/dialogs/parts.hpp"
+#include "app/look/look.hpp"
+#include "app/look/names.hpp"
+#include "core/plan/doubts.hpp"
+#include "core/plan/ground_plan.hpp"
+#include "words/lay_words.hpp"
+#include "words/sentences.hpp"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QDoubleSpinBox>
+#include <QFormLayout>
+#include <QHBoxLayout>
+#include <QHeaderView>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QTableWidget>
+#include <QVBoxLayout>
+#include <algorithm>
+#include <cmath>
+
+namespace up::app {
+namespace {
+
+enum Column { stripColumn, stripCut, patchFabric, patchCut };
+
+QIcon swatch(Colour colour) {
+    QPixmap out(16, 16);
+    out.fill(look::q(colour));
+    return out;
+}
+
+Colour clothOf(const quilt::Quilt& quilt, FabricId id) {
+    const auto* fabric = quilt::find(quilt.fabrics, id);
+    return fabric ? fabric->colour : look::webPaper;
+}
+
+/// The background as it is sewn, with the line it is trimmed on and the block on it, faintly.
+std::vector<sheet::Layer> layersOf(const quilt::Quilt& quilt, const quilt::Block& block,
+                                   const plan::GroundPlan& plan) {
+    using sheet::Dash;
+    using sheet::Pen;
+    sheet::Layer cloth{"cloth", {}, {}, {}}, lines{"lines", {}, {}, {}};
+    for (const auto& patch : plan.patches)
+        cloth.items.push_back(sheet::box(patch.box, clothOf(quilt, patch.fabric), {}));
+    for (const auto& piece : block.pieces)
+        cloth.items.push_back(sheet::Shape{sheet::contoursOf(quilt::placed(piece)),
+                                           clothOf(quilt, piece.fabric), Pen{look::slate, 0.2, Dash::solid},
+                                           0, 0.35});
+    for (const auto& [a, b] : plan.seams)
+        lines.items.push_back(sheet::line(a, b, Pen{look::ink, 0.5, Dash::solid}));
+    for (const auto& [a, b] : plan.creases)
+        lines.items.push_back(sheet::line(a, b, Pen{look::slate, 0.3, Dash::dashed}));
+    lines.items.push_back(sheet::box(plan::cutBox(block), std::nullopt, Pen{look::rust, 0.6, Dash::dashed}));
+    if (block.ground.grain) {
+        const double at = block.ground.grain->radians();
+        const auto middle = plan.box.centre();
+        const shape::Point way{std::cos(at), std::sin(at)}, across{-way.y, way.x};
+        const auto tip = middle + way * (plan.box.width() * 0.35);
+        lines.items.push_back(
+            sheet::line(middle - way * (plan.box.width() * 0.35), tip, Pen{look::ink, 1.0, Dash::solid}));
+        for (const double side : {-1.0, 1.0})
+            lines.items.push_back(
+                sheet::line(tip, tip - way * 9 + across * (5 * side), Pen{look::ink, 1.0, Dash::solid}));
+    }
+    return {std::move(cloth), std::move(lines)};
+}
+
+} // namespace
+
+GroundDialog::GroundDialog(GroundQuestion question, QWidget* parent)
+    : QDialog(parent), m_quilt(std::move(question.quilt)),
+      m_block(*quilt::find(m_quilt.blocks, question.block)),
+      m_fabric(named(new QComboBox(this), "ground.fabric")),
+      m_sewn(named(new QComboBox(this), "ground.sewn")),
+      m_larger(named(new QLineEdit(this), "ground.larger")),
+      m_halves(named(new QCheckBox("through the middle", this), "ground.halves")),
+      m_quarters(named(new QCheckBox("quarters", this), "ground.quarters")),
+      m_diagonals(named(new QCheckBox("corner to corner", this), "ground.diagonals")),
+      m_printed(named(new QCheckBox("Its print runs (0° across, 90° down)", this), "ground.printed")),
+      m_grain(named(new QDoubleSpinBox(this), "ground.grain")),
+      m_strips(named(new QTableWidget(0, 4, this), "ground.strips")),
+      m_addStrip(named(new QPushButton("Add a strip", this), "ground.addStrip")),
+      m_addPatch(named(new QPushButton("Add a patch", this), "ground.addPatch")),
+      m_remove(named(new QPushButton("Remove", this), "ground.remove")),
+      m_even(named(new QPushButton("Make them even", this), "ground.even")), m_says(new QLabel(this)),
+      m_trouble(new QLabel(this)), m_picture(named(new LayerPicture(this), "ground.picture")) {
+    setWindowTitle("Background of " + QString::fromStdString(m_block.name));
+    auto* column = new QVBoxLayout(this);
+    auto* row = new QHBoxLayout;
+    column->addLayout(row, 1);
+    auto* left = new QVBoxLayout;
+    row->addLayout(left);
+    buildFields(*left);
+    buildStrips(*left);
+    row->addWidget(m_picture, 1);
+    m_says->setObjectName("ground.says");
+    m_trouble->setObjectName("ground.trouble");
+    m_trouble->setProperty("role", "caution");
+    for (auto* label : {m_says, m_trouble}) {
+        label->setWordWrap(true);
+        label->setTextFormat(Qt::PlainText);
+        column->addWidget(label);
+    }
+    m_ok = addButtons(*this, *column, "Set the background", "ground.set");
+    fillStrips();
+    refresh();
+    resize(960, 640);
+}
+
+void GroundDialog::buildFields(QVBoxLayout& column) {
+    auto* form = new QFormLayout;
+    column.addLayout(form);
+    for (const auto& fabric : m_quilt.fabrics)
+        m_fabric->addItem(swatch(fabric.colour), QString::fromStdString(fabric.name), fabric.id.value);
+    m_fabric->setCurrentIndex(m_fabric->findData(m_block.background.value));
+    m_fabric->setPlaceholderText("Fabric…");
+    const auto& ground = m_block.ground;
+    m_larger->setText(typed(ground.oversize.mm(), m_quilt.units, 16));
+    m_halves->setChecked(ground.halves), m_quarters->setChecked(ground.quarters);
+    m_diagonals->setChecked(ground.diagonals), m_printed->setChecked(ground.grain.has_value());
+    m_grain->setRange(-180, 180), m_grain->setDecimals(0), m_grain->setSuffix("°");
+    m_grain->setValue(ground.grain ? std::remainder(ground.grain->degrees(), 360) : 90);
+    m_sewn->addItems({"one piece of cloth", "strips side by side", "strips one above the other"});
+    m_sewn->setCurrentIndex(ground.strips.empty() ? 0 : ground.rows ? 2 : 1);
+    form->addRow("Fabric", m_fabric);
+    form->addRow("Cut larger by", m_larger);
+    auto* creases = new QHBoxLayout;
+    for (auto* box : {m_halves, m_quarters, m_diagonals})
+        creases->addWidget(box);
+    form->addRow("Creases", creases);
+    auto* print = new QHBoxLayout;
+    print->addWidget(m_printed), print->addWidget(m_grain);
+    form->addRow("", print);
+    form->addRow("It is", m_sewn);
+    connect(m_fabric, &QComboBox::activated, this, &GroundDialog::read);
+    connect(m_larger, &QLineEdit::textEdited, this, &GroundDialog::read);
+    for (auto* box : {m_halves, m_quarters, m_diagonals, m_printed})
+        connect(box, &QCheckBox::toggled, this, &GroundDialog::read);
+    connect(m_grain, &QDoubleSpinBox::valueChanged, this, &GroundDialog::read);
+    connect(m_sewn, &QComboBox::currentIndexChanged, this, &GroundDialog::sewFrom);
+}
+
+void GroundDialog::buildStrips(QVBoxLayout& column) {
+    m_strips->setHorizontalHeaderLabels({"Strip", "Cut across", "Fabric", "Cut along"});
+    m_strips->verticalHeader()->hide();
+    m_strips->setSelectionBehavior(QAbstractItemView::SelectRows);
+    m_strips->setSelectionMode(QAbstractItemView::SingleSelection);
+    m_strips->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
+    m_strips->setMinimumWidth(460);
+    m_strips->verticalHeader()->setDefaultSectionSize(40);
+    m_strips->horizontalHeader()->setSectionResizeMode(stripColumn, QHeaderView::ResizeToContents);
+    m_strips->horizontalHeader()->setSectionResizeMode(stripCut, QHeaderView::ResizeToContents);
+    m_strips->horizontalHeader()->setSectionResizeMode(patchCut, QHeaderView::ResizeToContents);
+    column.addWidget(m_strips, 1);
+    auto* row = new QHBoxLayout;
+    for (auto* button : {m_addStrip, m_addPatch, m_remove, m_even}) {
+        button->setAutoDefault(false);
+        row->addWidget(button);
+    }
+    column.addLayout(row);
+    column.addStretch();
+    connect(m_strips, &QTableWidget::itemChanged, this, [this] {
+        if (!m_filling) read();
+    });
+    connect(m_addStrip, &QPushButton::clicked, this, &GroundDialog::addStrip);
+    connect(m_addPatch, &QPushButton::clicked, this, &GroundDialog::addPatch);
+    connect(m_remove, &QPushButton::clicked, this, &GroundDialog::remove);
+    connect(m_even, &QPushButton::clicked, this, [this] {
+        const auto step = m_quilt.units == measure::System::inches ? measure::Length::ofInches(1, 8)
+                                                                   : measure::Length::ofMm(1);
+        m_block.ground = plan::evenedOut(m_block, step);
+        fillStrips();
+        refresh();
+    });
+}
+
+QComboBox* GroundDialog::fabricBox(int row, FabricId chosen) {
+    auto* box = new QComboBox(m_strips);
+    box->setObjectName("ground.patch" + QString::number(row));
+    for (const auto& fabric : m_quilt.fabrics)
+        box->addItem(swatch(fabric.colour), QString::fromStdString(fabric.name), fabric.id.value);
+    box->setCurrentIndex(box->findData(chosen.value));
+    connect(box, &QComboBox::activated, this, &GroundDialog::read);
+    return box;
+}
+
+void GroundDialog::fillStrips() {
+    m_filling = true;
+    m_strips->setRowCount(0);
+    int number = 0;
+    for (const auto& strip : m_block.ground.strips) {
+        ++number;
+        for (std::size_t p = 0; p < strip.patches.size(); ++p) {
+            const int row = m_strips->rowCount();
+            m_strips->insertRow(row);
+            auto* which = new QTableWidgetItem(QString::number(number));
+            auto* across =
+                new QTableWidgetItem(p == 0 ? typed(strip.cut.mm(), m_quilt.units, 16) : QString());
+            which->setFlags(which->flags() & ~Qt::ItemIsEditable);
+            if (p > 0) across->setFlags(across->flags() & ~Qt::ItemIsEditable);
+            m_strips->setItem(row, stripColumn, which);
+            m_strips->setItem(row, stripCut, across);
+            m_strips->setCellWidget(row, patchFabric, fabricBox(row, strip.patches[p].fabric));
+            m_strips->setItem(row, patchCut,
+                              new QTableWidgetItem(typed(strip.patches[p].cut.mm(), m_quilt.units, 16)));
+        }
+    }
+    m_filling = false;
+}
+
+Result<measure::Length> GroundDialog::lengthIn(int row, int column) const {
+    constexpr auto least = measure::Length::ofInches(1, 2), most = measure::Length::ofInches(120, 1);
+    const auto text = m_strips->item(row, column)->text().toStdString();
+    auto length = measure::readLength(text, m_quilt.units);
+    if (length && (*length < least || *length > most))
+        return failure(Code::absurdSize,
+                       {"strip", measure::say(*length, m_quilt.units), measure::say(least, m_quilt.units),
+                        measure::say(most, m_quilt.units)});
+    return length;
+}
+
+Result<quilt::Ground> GroundDialog::readGround() const {
+    auto out = m_block.ground;
+    constexpr auto most = measure::Length::ofInches(6, 1);
+    const auto larger = measure::readLength(m_larger->text().toStdString(), m_quilt.units);
+    if (!larger) return tl::unexpected(larger.error());
+    if (*larger > most)
+        return failure(Code::absurdSize,
+                       {"room to trim", measure::say(*larger, m_quilt.units), measure::say({}, m_quilt.units),
+                        measure::say(most, m_quilt.units)});
+    out.oversize = *larger;
+    out.halves = m_halves->isChecked(), out.quarters = m_quarters->isChecked();
+    out.diagonals = m_diagonals->isChecked();
+    out.grain.reset();
+    if (m_printed->isChecked()) out.grain = measure::Angle::ofDegrees(m_grain->value());
+    out.strips.clear();
+    for (int row = 0; row < m_strips->rowCount(); ++row) {
+        const auto number = static_cast<std::size_t>(m_strips->item(row, stripColumn)->text().toInt());
+        if (number > out.strips.size()) {
+            const auto across = lengthIn(row, stripCut);
+            if (!across) return tl::unexpected(across.error());
+            out.strips.push_back({*across, {}});
+        }
+        const auto along = lengthIn(row, patchCut);
+        if (!along) return tl::unexpected(along.error());
+        const auto* box = qobject_cast<const QComboBox*>(m_strips->cellWidget(row, patchFabric));
+        out.strips.back().patches.push_back({FabricId{box->currentData().toUInt()}, *along});
+    }
+    return out;
+}
+
+void GroundDialog::read() {
+    m_block.background = FabricId{m_fabric->currentData().toUInt()};
+    auto ground = readGround();
+    m_trouble->setText(ground ? QString() : QString::fromStdString(words::sentence(ground.error())));
+    m_trouble->setVisible(!ground);
+    if (m_ok) m_ok->setEnabled(ground.has_value());
+    if (ground) m_block.ground = std::move(*ground);
+    refresh();
+}
+
+/// From one piece of cloth two even strips to begin with; back again the strips are gone.
+void GroundDialog::sewFrom(int how) {
+    auto& ground = m_block.ground;
+    ground.rows = how == 2;
+    if (how == 0) ground.strips.clear();
+    if (how != 0 && ground.strips.empty()) {
+        const auto other = std::find_if(m_quilt.fabrics.begin(), m_quilt.fabrics.end(),
+                                        [&](const auto& f) { return f.id != m_block.background; });
+        ground.strips = {{{}, {{m_block.background, {}}}},
+                         {{}, {{other == m_quilt.fabrics.end() ? m_block.background : other->id, {}}}}};
+    }
+    const auto step =
+        m_quilt.units == measure::System::inches ? measure::Length::ofInches(1, 8) : measure::Length::ofMm(1);
+    ground = plan::evenedOut(m_block, step);
+    fillStrips();
+    read();
+}
+
+void GroundDialog::addStrip() {
+    auto& strips = m_block.ground.strips;
+    strips.push_back(strips.empty()
+                         ? quilt::GroundStrip{measure::Length::ofInches(3, 1),
+                                              {{m_block.background, measure::Length::ofInches(10, 1)}}}
+                         : strips.back());
+    fillStrips();
+    refresh();
+}
+
+void GroundDialog::addPatch() {
+    auto& strips = m_block.ground.strips;
+    if (strips.empty()) return addStrip();
+    const int row = m_strips->currentRow();
+    const auto number =
+        row < 0 ? strips.size() : static_cast<std::size_t>(m_strips->item(row, stripColumn)->text().toInt());
+    auto& patches = strips[number - 1].patches;
+    patches.push_back(patches.back());
+    fillStrips();
+    refresh();
+}
+
+void GroundDialog::remove() {
+    const int row = m_strips->currentRow();
+    if (row < 0) return;
+    auto& strips = m_block.ground.strips;
+    const auto number = static_cast<std::size_t>(m_strips->item(row, stripColumn)->text().toInt()) - 1;
+    std::size_t patch = 0; // of its strip
+    for (int i = 0; i < row; ++i)
+        if (m_strips->item(i, stripColumn)->text() == m_strips->item(row, stripColumn)->text()) ++patch;
+    auto& patches = strips[number].patches;
+    patches.erase(patches.begin() + static_cast<std::ptrdiff_t>(patch));
+    if (patches.empty()) strips.erase(strips.begin() + static_cast<std::ptrdiff_t>(number));
+    fillStrips();
+    if (strips.empty()) m_sewn->setCurrentIndex(0);
+    refresh();
+}
+
+void GroundDialog::refresh() {
+    const bool sewn = m_sewn->currentIndex() != 0;
+    for (QWidget* part :
+         {static_cast<QWidget*>(m_strips), static_cast<QWidget*>(m_addStrip),
+          static_cast<QWidget*>(m_addPatch), static_cast<QWidget*>(m_remove), static_cast<QWidget*>(m_even)})
+        part->setVisible(sewn);
+    m_grain->setEnabled(m_printed->isChecked());
+    const auto plan = plan::planGround(m_block);
+    auto says = words::groundWords(plan, m_quilt.units);
+    if (plan.across.cut.size() > 1) says += ". Across: " + words::seamWords(plan.across, m_quilt.units);
+    for (std::size_t i = 0; i < plan.along.size(); ++i)
+        if (plan.along[i].cut.size() > 1)
+            says +=
+                ". Strip " + std::to_string(i + 1) + ": " + words::seamWords(plan.along[i], m_quilt.units);
+    m_says->setText(QString::fromStdString(says + "."));
+    auto box = plan.box;
+    box.take(plan::cutBox(m_block));
+    m_picture->show(box, layersOf(m_quilt, m_block, plan));
+}
+
+} // namespace up::app

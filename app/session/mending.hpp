@@ -1,0 +1,37 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Remedies and other edits that plan before they change anything, worked out aside: the window stays alive,
+// and what has come of it becomes one step of the history.
+#pragma once
+
+#include "app/session/errand.hpp"
+#include "app/session/session.hpp"
+
+namespace up::app {
+
+class Mending : public QObject {
+    Q_OBJECT
+public:
+    using Remedy = std::function<edit::Edited(const quilt::Quilt&)>;
+    /// What to say once it is done, knowing the quilt as it was; an empty sentence says nothing.
+    using Saying = std::function<std::string(const quilt::Quilt& before)>;
+
+    explicit Mending(Session& session, QObject* parent = nullptr);
+
+    /// `what`: the step's name for Undo. A new one puts an end to that before. When the quilt has changed by
+    /// the time it is worked out, nothing is done, and that is said.
+    void start(const QString& what, Remedy remedy, Saying then = {});
+    [[nodiscard]] bool isBusy() const { return m_errand.isRunning(); }
+    [[nodiscard]] Errand& errand() { return m_errand; }
+
+signals:
+    /// One sentence for the user.
+    void told(const QString& sentence);
+
+private:
+    void finish(const edit::Edited& mended, const QString& what, const Saying& then);
+    Session& m_session;
+    Errand m_errand;
+    bool m_stale = false; ///< the quilt is another one than was asked about
+};
+
+} // namespace up::app

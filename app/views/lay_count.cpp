@@ -1,0 +1,158 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// All there? The pieces side by side as on a table, alike ones in one heap, to be ticked off.
+#include "app/look/look.hpp"
+#include "app/views/laying.hpp"
+#include "app/views/pieces.hpp"
+#include "core/plan/roll_call.hpp"
+#include "words/lay_words.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace up::app {
+namespace {
+
+using plan::Presence;
+using sheet::Dash;
+using sheet::Pen;
+
+constexpr double apart = 5; // mm between pieces of a heap
+
+/// A heap with its words, and where on the table it lies.
+struct Cell {
+    std::size_t heap;
+    std::string name, count;
+    double wide = 0, high = 0; ///< of the pieces beside each other
+    shape::Point at{};         ///< the top left corner of what the words need
+    double room = 0;           ///< across, with the words
+};
+
+/// The table's height when it is that wide; the cells are put in their places. Words are a share of the
+/// width, so that they can be read whatever the pieces' size.
+double spread(std::vector<Cell>& cells, double wide, double words) {
+    constexpr double letter = 0.56, lines = 2.9; // of the words' height: a letter across, two lines down
+    const double gap = 1.5 * words;
+    double x = gap, y = gap, row = 0;
+    for (auto& cell : cells) {
+        const auto longest = static_cast<double>(std::max(cell.name.size(), cell.count.size()));
+        cell.room = std::max(cell.wide, longest * letter * words);
+        if (x > gap && x + cell.room + gap > wide) x = gap, y += row + gap, row = 0;
+        cell.at = {x, y};
+        x += cell.room + gap;
+        row = std::max(row, cell.high + lines * words);
+    }
+    return y + row + gap;
+}
+
+/// The narrowest table of the mat's shape on which they all have room. Where the words alone would fill it
+/// they are made smaller.
+shape::Box tableFor(std::vector<Cell>& cells, double& words) {
+    constexpr double shape = 1.55, most = 0.024, wider = 1.05; // width by height; words of the width
+    double start = 60;
+    for (const auto& cell : cells)
+        start = std::max(start, cell.wide * 1.1);
+    double widest = 3 * start;
+    for (double share = most;; share *= 0.9, widest *= 1.2)
+        for (double wide = start; wide < widest; wide *= wider) {
+            words = wide * share;
+            if (spread(cells, wide, words) <= wide / shape) return {0, 0, wide, wide / shape};
+        }
+}
+
+/// A tick, white on moss.
+void addTick(sheet::Layer& layer, shape::Point at, double words) {
+    const double size = words * 0.75;
+    shape::Ring disc;
+    for (int i = 0; i < 24; ++i)
+        disc.push_back(at + shape::Point{std::cos(i * 0.2618), std::sin(i * 0.2618)} * size);
+    layer.items.push_back(
+        sheet::Shape{{shape::contourThrough(disc)}, look::moss, Pen{look::panel, 0.5, Dash::solid}});
+    const shape::Point low = at + shape::Point{-0.12, 0.45} * size;
+    for (const auto end : {at + shape::Point{-0.5, 0} * size, at + shape::Point{0.55, -0.45} * size})
+        layer.items.push_back(sheet::line(low, end, Pen{look::panel, size * 0.27, Dash::solid}));
+}
+
+sheet::Shape onTable(const Look& look, const quilt::Piece& piece, const shape::Transform& by) {
+    const auto presence = plan::presenceOf(piece);
+    auto drawn = pieceShape(look.quilt, piece, presence == Presence::here ? 1.0 : 0.45);
+    drawn.contours = sheet::contoursOf(transformed(quilt::placed(piece), by));
+    if (presence == Presence::missing) drawn.pen = Pen{look::rust, 0.7, Dash::dashed};
+    if (presence == Presence::notCut) drawn.opacity = 0.12, drawn.pen = Pen{look::slate, 0.5, Dash::dotted};
+    return drawn;
+}
+
+std::vector<Cell> cellsOf(const Look& look, const plan::RollCall& call) {
+    std::vector<Cell> out;
+    for (std::size_t i = 0; i < call.heaps.size(); ++i) {
+        Cell cell{i, words::heapWords(look.block, call, i), words::countWords(call.heaps[i])};
+        for (const std::size_t p : call.heaps[i].pieces) {
+            const auto box = boundsOf(quilt::placed(look.block.pieces[p]));
+            cell.wide += (cell.wide > 0 ? apart : 0) + box.width();
+            cell.high = std::max(cell.high, box.height());
+        }
+        out.push_back(std::move(cell));
+    }
+    return out;
+}
+
+Panel tablePanel(const Look& look, const plan::RollCall& call) {
+    Panel panel;
+    double size = 0;
+    auto cells = cellsOf(look, call);
+    panel.box = tableFor(cells, size);
+    sheet::Layer table{"table", {sheet::box(panel.box, look::plaster, {})}, {}, {}},
+        ticks{"ticks", {}, {}, {}};
+    for (const auto& cell : cells) {
+        const auto& heap = call.heaps[cell.heap];
+        double x = cell.at.x + (cell.room - cell.wide) / 2;
+        const double middle = cell.at.y + cell.high / 2;
+        for (const std::size_t i : heap.pieces) {
+            const auto& piece = look.block.pieces[i];
+            const auto box = boundsOf(quilt::placed(piece));
+            table.items.push_back(
+                onTable(look, piece, shape::Transform::moveBy(x - box.left, middle - box.centre().y)));
+            if (plan::presenceOf(piece) == Presence::here)
+                addTick(ticks, {x + box.width() / 2, middle}, size);
+            x += box.width() + apart;
+        }
+        const double centre = cell.at.x + cell.room / 2, below = cell.at.y + cell.high;
+        const bool done = heap.here == static_cast<int>(heap.pieces.size());
+        ticks.items.push_back(sheet::Words{
+            cell.name, {centre, below + 1.2 * size}, size, look::ink, sheet::Align::centre, true});
+        ticks.items.push_back(sheet::Words{cell.count,
+                                           {centre, below + 2.4 * size},
+                                           size * 0.9,
+                                           done           ? look::moss
+                                           : heap.missing ? look::rust
+                                                          : look::slate,
+                                           sheet::Align::centre,
+                                           done});
+    }
+    panel.layers = {std::move(table), std::move(ticks)};
+    return panel;
+}
+
+} // namespace
+
+ViewParts layCountParts(const Look& look) {
+    ViewParts parts;
+    parts.rows.title = "All there?";
+    const auto judged = look.derived.judgement();
+    if (!judged) {
+        parts.scene.empty = "Comparing the shapes…";
+        return parts;
+    }
+    const auto call = plan::rollCall(look.block, *judged);
+    parts.scene.panels.push_back(tablePanel(look, call));
+    for (std::size_t i = 0; i < call.heaps.size(); ++i) {
+        const auto& heap = call.heaps[i];
+        Row row{words::heapWords(look.block, call, i), words::countWords(heap),
+                look.block.pieces[heap.pieces.front()].id.value};
+        row.done = heap.here == static_cast<int>(heap.pieces.size());
+        row.swatch = colourOf(look.quilt, heap.fabric);
+        parts.rows.rows.push_back(std::move(row));
+    }
+    return parts;
+}
+
+} // namespace up::app

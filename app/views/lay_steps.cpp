@@ -1,0 +1,94 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Laying out step by step: what lies there already, the guide that lies there for a moment, and the piece
+// that comes now.
+#include "app/look/look.hpp"
+#include "app/views/laying.hpp"
+#include "app/views/pieces.hpp"
+#include "words/lay_words.hpp"
+
+#include <algorithm>
+
+namespace up::app {
+namespace {
+
+using sheet::Dash;
+using sheet::Pen;
+
+enum class There : std::uint8_t { not_, guide, now, laid };
+
+There thereOf(const Look& look, const std::vector<plan::LayStep>& dry, const plan::LaidSoFar& so,
+              std::size_t step, std::size_t piece) {
+    if (piece == dry[step].piece) return There::now;
+    if (so.laid[piece] || look.block.pieces[piece].work.step >= quilt::Step::laid) return There::laid;
+    return so.guide == piece ? There::guide : There::not_;
+}
+
+/// Pieces as they lie before that step, and the one that comes now in brass.
+sheet::Layer piecesLayer(const Look& look, const std::vector<plan::LayStep>& dry, std::size_t step) {
+    sheet::Layer layer{"pieces", {}, {}, plan::cutBox(look.block)};
+    const auto so = plan::before(dry, step, look.block.pieces.size());
+    for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
+        const auto& piece = look.block.pieces[i];
+        const auto there = thereOf(look, dry, so, step, i);
+        auto drawn = pieceShape(look.quilt, piece,
+                                there == There::not_    ? 0.0
+                                : there == There::guide ? 0.55
+                                                        : 1.0);
+        if (there == There::not_) drawn.fill.reset(), drawn.pen = Pen{look::slate, 0.2, Dash::dotted};
+        if (there == There::guide) drawn.pen = Pen{look::brass, 0.6, Dash::dashed};
+        layer.items.push_back(std::move(drawn));
+        if (there == There::not_ || there == There::guide) continue;
+        addMarks(layer, piece, quilt::placing(piece),
+                 luminance(colourOf(look.quilt, piece.fabric)) > 0.2 ? look::ink : look::panel);
+    }
+    return layer;
+}
+
+/// Round the piece that comes now, over whatever covers it.
+sheet::Layer nowLayer(const Look& look, std::size_t piece, bool forAMoment) {
+    sheet::Layer layer{"now", {}, {}, {}};
+    const auto contours = sheet::contoursOf(quilt::placed(look.block.pieces[piece]));
+    const auto dash = forAMoment ? Dash::dashed : Dash::solid;
+    for (const auto& [colour, width] : {std::pair{look::ink, 1.8}, std::pair{look::brassBright, 1.1}})
+        layer.items.push_back(sheet::Shape{contours, std::nullopt, Pen{colour, width, dash}});
+    return layer;
+}
+
+/// Numbers only of what lies there.
+void keepFlags(Panel& panel, const Look& look, const std::vector<plan::LayStep>& dry, std::size_t step) {
+    const auto so = plan::before(dry, step, look.block.pieces.size());
+    std::erase_if(panel.layers.back().items, [&](const sheet::Item& item) {
+        const auto* flag = std::get_if<sheet::Flag>(&item);
+        if (!flag) return false;
+        const auto number = static_cast<std::size_t>(plan::numberOf(look.block, PieceId{flag->tag}));
+        return number == 0 || thereOf(look, dry, so, step, number - 1) == There::not_;
+    });
+}
+
+} // namespace
+
+ViewParts layStepParts(const Look& look) {
+    ViewParts parts;
+    auto panel = blockPanel(look, quilt::Step::laid, true);
+    const auto lying = look.derived.lying();
+    const auto dry = lying ? plan::dryLay(lying->steps) : std::vector<plan::LayStep>{};
+    if (!dry.empty()) {
+        const auto step = std::min(look.layStep, dry.size() - 1);
+        for (auto& layer : panel.layers)
+            if (layer.name == "pieces") layer = piecesLayer(look, dry, step);
+        keepFlags(panel, look, dry, step);
+        putOnGround(panel, look);
+        panel.layers.insert(panel.layers.end() - 1, nowLayer(look, dry[step].piece, dry[step].forAMoment));
+        addMeasures(panel, look, dry[step].piece);
+        parts.rows = layRows(look, lying.get());
+        for (std::size_t i = 0; i < parts.rows.rows.size(); ++i)
+            parts.rows.rows[i].next = parts.rows.rows[i].tag == look.block.pieces[dry[step].piece].id.value;
+    } else {
+        putOnGround(panel, look);
+        parts.rows = layRows(look, nullptr);
+    }
+    parts.scene.panels.push_back(std::move(panel));
+    return parts;
+}
+
+} // namespace up::app
