@@ -205,6 +205,10 @@ void ImportDialog::buildPlacing(QVBoxLayout& column) {
     column.addWidget(m_fit);
     column.addWidget(m_size);
     column.addWidget(m_reversed);
+    m_numbered = named(new QCheckBox("Number by step, fabric and place", this), "import.numbered");
+    m_numbered->setChecked(!m_question.drawing || !edit::bringsNumbers(*m_question.drawing));
+    m_numbered->setVisible(m_question.first);
+    column.addWidget(m_numbered);
     m_side->setWordWrap(true);
     column.addWidget(m_side);
     connect(m_reversed, &QCheckBox::clicked, this, [this] {
@@ -219,7 +223,9 @@ edit::Fit ImportDialog::fit() const {
 }
 
 ImportAnswer ImportDialog::answer() const {
-    return {edit::withRoles(m_drawing, m_roles), {m_reversed->isChecked(), fit()}};
+    return {edit::withRoles(m_drawing, m_roles),
+            {m_reversed->isChecked(), fit()},
+            m_question.first && m_numbered->isChecked()};
 }
 
 void ImportDialog::readAgain() {

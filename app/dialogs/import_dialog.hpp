@@ -63,7 +63,7 @@ private:
     ImportPicture* m_picture;
     QComboBox* m_page;
     QSpinBox* m_dpi;
-    QCheckBox *m_borders, *m_reversed;
+    QCheckBox *m_borders, *m_reversed, *m_numbered;
     QListWidget* m_list;
     QComboBox *m_role, *m_fit;
     QLabel *m_notes, *m_size, *m_side;

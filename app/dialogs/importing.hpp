@@ -34,6 +34,7 @@ struct ImportQuestion {
     int pages = 1;                 ///< of one file, or a file each
     bool isScan = false;
     bool reversed = false; ///< what is known of the block's drawing
+    bool first = false;    ///< the block has no pieces yet: their numbers are still open
     Result<quilt::Drawing> drawing;
     /// Reads again in another way; called aside.
     std::function<Result<quilt::Drawing>(const ReadSettings&)> read;
@@ -48,6 +49,7 @@ struct ImportQuestion {
 struct ImportAnswer {
     quilt::Drawing drawing; ///< only what is wanted, in its roles
     edit::ImportOptions options;
+    bool numbered = false; ///< anew, by step, fabric and place; else as drawn
 };
 
 } // namespace up::app

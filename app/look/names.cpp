@@ -126,6 +126,8 @@ const std::map<QString, ControlWords>& table() {
          {"The stack from the side", "Treads along the line from A to B; drag one over or under another"}},
         {"ways.stop", {"Stop comparing", "Keeps the ways found so far"}},
         {"import.picture", {"The page", "Click a shape to leave it out or take it in"}},
+        {"import.numbered",
+         {"Number anew", "What lies lowest first, then by fabric, then from the top left; else as drawn"}},
         {"import.list", {"Shapes found", "Ticked shapes become pieces"}},
         {"join.picture", {"The pages beside each other", "Drag a page until its lines go on in the next"}},
         {"join.columns", {"Pages in a row", "How many pages lie side by side"}},

@@ -2,6 +2,7 @@
 #include "app/window/import_commands.hpp"
 
 #include "core/measure/say.hpp"
+#include "core/mend/mend.hpp"
 #include "core/store/file.hpp"
 #include "intake/any/any.hpp"
 #include "intake/pdf/pdf.hpp"
@@ -120,6 +121,7 @@ void ImportCommands::importFiles(const QStringList& paths) {
                 static_cast<int>(sources.size()),
                 found.isScan,
                 block && block->givenReversed,
+                !block || block->pieces.empty(),
                 found.drawing,
                 [sources](const ReadSettings& settings) { return readSource(sources, settings); }};
             question.readPages = [sources](const ReadSettings& settings) {
@@ -157,7 +159,16 @@ void ImportCommands::addDrawing(const QString& path, const ImportAnswer& answer)
         quilt = edit::addBlock(*quilt, QFileInfo(path).completeBaseName().toStdString(), side, side);
     }
     const auto* block = fresh ? &quilt->blocks.back() : m_session.block();
-    quilt = edit::addDrawing(*quilt, block->id, drawing, answer.options, m_session.now());
+    const auto id = block->id;
+    quilt = edit::addDrawing(*quilt, id, drawing, answer.options, m_session.now());
+    if (!quilt || !answer.numbered) return finish(std::move(quilt), drawing);
+    m_reading.start(
+        "Numbering the pieces",
+        [quilt = *quilt, id](const std::shared_ptr<Job>&) { return mend::numberedAnew(quilt, id); },
+        [this, drawing](const edit::Edited& numbered) { finish(numbered, drawing); });
+}
+
+void ImportCommands::finish(edit::Edited quilt, const quilt::Drawing& drawing) {
     if (!m_session.apply(std::move(quilt), "import")) return;
     m_session.goTo(View::draw);
     QString told = QString("%1 pieces imported.").arg(drawing.shapes.size());

@@ -32,6 +32,7 @@ signals:
     void told(const QString& sentence);
 
 private:
+    void finish(edit::Edited quilt, const quilt::Drawing& drawing);
     void addDrawing(const QString& path, const ImportAnswer& answer);
 
     Session& m_session;

@@ -66,16 +66,19 @@ void LayStrip::go(std::size_t step) {
     if (!lying) return;
     const auto dry = plan::dryLay(lying->steps);
     if (step >= dry.size()) return;
-    m_seen = m_session.block()->pieces[dry[step].piece].id;
+    const auto piece = m_session.block()->pieces[dry[step].piece].id;
+    m_going = true; // the piece that was chosen before is not followed
     m_session.setLayStep(step);
-    m_session.choosePiece(m_seen);
+    m_session.choosePiece(piece);
+    m_going = false;
+    m_seen = piece;
 }
 
 /// A piece chosen elsewhere is the one whose step is looked at.
 void LayStrip::follow(const std::vector<plan::LayStep>& dry) {
     const auto& block = *m_session.block();
     const auto* piece = m_session.piece();
-    if (!piece || piece->id == m_seen) return;
+    if (m_going || !piece || piece->id == m_seen) return;
     m_seen = piece->id;
     const auto its = std::find_if(dry.begin(), dry.end(), [&](const plan::LayStep& step) {
         return !step.forAMoment && block.pieces[step.piece].id == piece->id;

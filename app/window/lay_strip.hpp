@@ -29,6 +29,7 @@ private:
     Session& m_session;
     QLabel *m_title, *m_says;
     QPushButton *m_back, *m_next, *m_all, *m_again;
+    bool m_going = false;
     PieceId m_seen; ///< the piece that was chosen when last looked
 };
 

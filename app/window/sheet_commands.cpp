@@ -27,7 +27,8 @@ const quilt::Block* SheetCommands::wanted() {
 }
 
 void SheetCommands::write(const QString& title, const QString& kinds, const QString& ending,
-                          std::function<Result<std::string>(const quilt::Quilt&, const quilt::Block&)> make) {
+                          std::function<Result<std::string>(const quilt::Quilt&, const quilt::Block&)> make,
+                          const QString& hint) {
     const auto* block = wanted();
     if (!block) return;
     const auto copy = *block;
@@ -39,9 +40,9 @@ void SheetCommands::write(const QString& title, const QString& kinds, const QStr
             return store::writeFile(file, bytes);
         });
     };
-    aside(this, work, [this, path](const Result<void>& done) {
+    aside(this, work, [this, path, hint](const Result<void>& done) {
         if (done)
-            emit told("Written: " + path + ". Print at 100 %, then measure the one-inch square.");
+            emit told("Written: " + path + ". " + hint);
         else
             m_session.complain(done.error());
     });
@@ -102,9 +103,12 @@ void SheetCommands::print(Sheets first) {
 }
 
 void SheetCommands::writePdf(const QString& ending, const std::vector<sheet::Page>& pages) {
-    write("Write a PDF", "PDF (*.pdf)", ending, [pages](const quilt::Quilt&, const quilt::Block& block) {
-        return output::writePdf(pages, block.name);
-    });
+    write(
+        "Write a PDF", "PDF (*.pdf)", ending,
+        [pages](const quilt::Quilt&, const quilt::Block& block) {
+            return output::writePdf(pages, block.name);
+        },
+        "Print at 100 %, then measure the one-inch square.");
 }
 
 void SheetCommands::openLightBox() {
@@ -172,9 +176,19 @@ void SheetCommands::writeMats(CutFormat format, const std::vector<sheet::Page>& 
 }
 
 void SheetCommands::writeCutFile() {
-    write("Cut file", "SVG (*.svg)", " cut.svg", [](const quilt::Quilt& quilt, const quilt::Block& block) {
-        return output::cutSheet(quilt, block).map(output::writeSvg);
-    });
+    if (!wanted()) return;
+    const QStringList kinds{"SVG", "DXF R12, which every machine reads", "DXF 2000 and later"};
+    const auto kind = m_asker.choice("Cut file", "One layer for each fabric, linings too. Written as", kinds);
+    if (!kind) return;
+    const auto as = kinds.indexOf(*kind);
+    const auto make = [as](const quilt::Quilt& quilt, const quilt::Block& block) {
+        return output::cutSheet(quilt, block).and_then([&](const sheet::Page& page) -> Result<std::string> {
+            if (as == 0) return output::writeSvg(page);
+            return output::writeDxf(page, as == 1 ? output::DxfVersion::r12 : output::DxfVersion::r2000);
+        });
+    };
+    write("Cut file", as == 0 ? "SVG (*.svg)" : "DXF (*.dxf)", as == 0 ? " cut.svg" : " cut.dxf", make,
+          "It is reversed, as it is cut with the paper side up.");
 }
 
 } // namespace up::app

@@ -36,7 +36,8 @@ private:
     [[nodiscard]] QString tickCut(const std::vector<PieceId>& pieces);
     void writePdf(const QString& ending, const std::vector<sheet::Page>& pages);
     void write(const QString& title, const QString& kinds, const QString& ending,
-               std::function<Result<std::string>(const quilt::Quilt&, const quilt::Block&)> make);
+               std::function<Result<std::string>(const quilt::Quilt&, const quilt::Block&)> make,
+               const QString& hint);
 
     Session& m_session;
     Asker& m_asker;

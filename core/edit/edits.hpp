@@ -62,6 +62,10 @@ enum class Role : std::uint8_t {
 /// The drawing at `factor` times its size, page and all; what was said of its size is settled then.
 [[nodiscard]] quilt::Drawing scaled(const quilt::Drawing& drawing, double factor);
 
+/// Whether most of its shapes are called by a number, "4" or "4 beak": then its maker has said in which order
+/// they go down.
+[[nodiscard]] bool bringsNumbers(const quilt::Drawing& drawing);
+
 struct ImportOptions {
     bool givenReversed = false; ///< the drawing is already mirrored
     Fit fit = Fit::page;

@@ -162,6 +162,13 @@ quilt::Drawing scaled(const quilt::Drawing& drawing, double factor) {
     return out;
 }
 
+bool bringsNumbers(const quilt::Drawing& drawing) {
+    const auto count = std::count_if(drawing.shapes.begin(), drawing.shapes.end(), [](const auto& shape) {
+        return !shape.name.empty() && shape.name.front() >= '0' && shape.name.front() <= '9';
+    });
+    return 2 * static_cast<std::size_t>(count) > drawing.shapes.size();
+}
+
 Edited addDrawing(const Quilt& quilt, BlockId id, const quilt::Drawing& drawing, const ImportOptions& options,
                   std::int64_t time) {
     if (drawing.width <= 0 || drawing.height <= 0 || drawing.shapes.empty())

@@ -40,6 +40,8 @@ private:
     bool m_made;
 };
 
+constexpr const char* appId = "ACAD"; // the name that the format itself asks for
+
 /// R12 knows capital letters, digits, dashes and underscores.
 std::string layerName(const std::string& name) {
     std::string out;
@@ -50,10 +52,35 @@ std::string layerName(const std::string& name) {
     return out.empty() ? "0" : out;
 }
 
-void writeTables(DL_Dxf& dxf, DL_WriterA& out, const sheet::Page& page) {
+/// A table with nothing of its own in it, where a reader looks for what it expects. Source: dxflib's own
+/// example of writing a drawing.
+void writeOtherTables(DL_Dxf& dxf, DL_WriterA& out) {
+    out.tableStyle(1);
+    DL_StyleData style("Standard", 0, 2.5, 1.0, 0.0, 0, 2.5, "txt", "");
+    style.bold = style.italic = false;
+    dxf.writeStyle(out, style);
+    out.tableEnd();
+    dxf.writeView(out);
+    dxf.writeUcs(out);
+    out.tableAppid(1);
+    out.tableAppidEntry(0x12);
+    out.dxfString(2, appId);
+    out.dxfInt(70, 0);
+    out.tableEnd();
+    dxf.writeDimStyle(out, 1, 1, 1, 1, 1);
+    dxf.writeBlockRecord(out);
+    out.tableEnd();
+}
+
+void writeTables(DL_Dxf& dxf, DL_WriterA& out, const sheet::Page& page, DxfVersion version) {
     const DL_Attributes plain("", 7, -1, -1, "CONTINUOUS");
+    const bool later = version == DxfVersion::r2000;
     out.sectionTables();
-    out.tableLinetypes(1);
+    if (later) dxf.writeVPort(out);
+    out.tableLinetypes(later ? 3 : 1);
+    if (later)
+        for (const char* name : {"BYBLOCK", "BYLAYER"})
+            dxf.writeLinetype(out, DL_LinetypeData(name, name, 0, 0, 0.0));
     dxf.writeLinetype(out, DL_LinetypeData("CONTINUOUS", "Continuous", 0, 0, 0.0));
     out.tableEnd();
     out.tableLayers(static_cast<int>(page.layers.size()) + 1);
@@ -61,6 +88,14 @@ void writeTables(DL_Dxf& dxf, DL_WriterA& out, const sheet::Page& page) {
     for (const auto& layer : page.layers)
         if (layerName(layer.name) != "0") dxf.writeLayer(out, DL_LayerData(layerName(layer.name), 0), plain);
     out.tableEnd();
+    if (later) writeOtherTables(dxf, out);
+    out.sectionEnd();
+    if (!later) return;
+    out.sectionBlocks();
+    for (const char* name : {"*Model_Space", "*Paper_Space", "*Paper_Space0"}) {
+        dxf.writeBlock(out, DL_BlockData(name, 0, 0.0, 0.0, 0.0));
+        dxf.writeEndBlock(out, name);
+    }
     out.sectionEnd();
 }
 
@@ -81,15 +116,16 @@ void writeContour(DL_Dxf& dxf, DL_WriterA& out, const sheet::Page& page, const s
 
 } // namespace
 
-Result<std::string> writeDxf(const sheet::Page& page) {
+Result<std::string> writeDxf(const sheet::Page& page, DxfVersion version) {
     const Scratch scratch;
     if (!scratch.isMade()) return failure(Code::cannotWrite, {scratch.path(), "no temporary file"});
     DL_Dxf dxf;
-    const std::unique_ptr<DL_WriterA> out(dxf.out(scratch.path().c_str(), DL_VERSION_R12));
+    const std::unique_ptr<DL_WriterA> out(
+        dxf.out(scratch.path().c_str(), version == DxfVersion::r12 ? DL_VERSION_R12 : DL_VERSION_2000));
     if (!out) return failure(Code::cannotWrite, {scratch.path(), "no temporary file"});
     dxf.writeHeader(*out);
     out->sectionEnd();
-    writeTables(dxf, *out, page);
+    writeTables(dxf, *out, page, version);
     out->sectionEntities();
     for (const auto& layer : page.layers)
         for (const auto& item : layer.items)
@@ -97,6 +133,10 @@ Result<std::string> writeDxf(const sheet::Page& page) {
                 for (const auto& contour : shape->contours)
                     writeContour(dxf, *out, page, layer, contour);
     out->sectionEnd();
+    if (version == DxfVersion::r2000) {
+        dxf.writeObjects(*out);
+        dxf.writeObjectsEnd(*out);
+    }
     out->dxfEOF();
     out->close();
     return scratch.bytes();

@@ -179,6 +179,8 @@ TEST(Export, WritesEverySheet) {
     EXPECT_EQ(out("cut", "dxf", dir.file("c.dxf")).code, 0);
     EXPECT_NE(test::readAll(dir.file("c.dxf")).find("AC1009"), std::string::npos)
         << "R12, which every reader knows";
+    EXPECT_EQ(out("cut", "dxf2000", dir.file("c2.dxf")).code, 0);
+    EXPECT_NE(test::readAll(dir.file("c2.dxf")).find("AC1015"), std::string::npos);
     EXPECT_TRUE(test::readAll(dir.file("t.pdf")).starts_with("%PDF"));
     EXPECT_EQ(test::tool("rsvg-convert '" + dir.file("c.svg") + "' -o '" + dir.file("c.png") + "'").code, 0);
 }

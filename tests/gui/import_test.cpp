@@ -62,6 +62,22 @@ TEST_F(Importing, EverythingFoundIsWantedAtFirst) {
     EXPECT_EQ(m_dialog->answer().options.fit, edit::Fit::own) << "it says its size and goes into the block";
 }
 
+TEST_F(Importing, AFirstDrawingIsNumberedAnewUnlessItBringsNumbers) {
+    auto question = questionAbout(board(), 1);
+    question.first = true;
+    m_dialog = std::make_unique<ImportDialog>(question);
+    EXPECT_TRUE(m_dialog->answer().numbered);
+    find<QCheckBox>("import.numbered").click();
+    EXPECT_FALSE(m_dialog->answer().numbered);
+    auto numbered = drawingOf({{"1 board", square(20, 20, 120)}, {"2", square(60, 60, 20)}});
+    question.drawing = numbered;
+    m_dialog = std::make_unique<ImportDialog>(question);
+    EXPECT_FALSE(m_dialog->answer().numbered) << "its maker has said in which order they go down";
+    question.drawing = board(), question.first = false;
+    m_dialog = std::make_unique<ImportDialog>(question);
+    EXPECT_FALSE(m_dialog->answer().numbered) << "the block has numbers already";
+}
+
 TEST_F(Importing, AClickOnTheTopmostShapeLeavesItOutAndInAgain) {
     open();
     click({70, 70});

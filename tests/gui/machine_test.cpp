@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The cutting machine: mats, cut files, the stand-in's path, time and refusals, the dialog.
 #include "app/dialogs/machine_dialog.hpp"
+#include "core/store/file.hpp"
 #include "intake/dxf/dxf.hpp"
 #include "intake/svg/svg.hpp"
 #include "output/dxf/dxf.hpp"
@@ -8,6 +9,7 @@
 #include "output/svg/svg.hpp"
 #include "tests/gui/bench.hpp"
 #include "tests/support/shapes.hpp"
+#include "tests/support/tool.hpp"
 
 #include <QCheckBox>
 #include <QLabel>
@@ -131,6 +133,28 @@ TEST(WriteDxf, HoldsTheShapesAtTrueSizeAndUnmirrored) {
         there.push_back(shape::transformed(shape::regionOf(drawn.outline),
                                            shape::Transform::moveBy(was.left - box.left, was.top - box.top)));
     EXPECT_LT(shape::subtract(shape::unite(here), shape::unite(there)).area(), written * 1e-3);
+}
+
+/// Both versions say the same to another reader (ezdxf), which finds nothing wrong in either.
+TEST(WriteDxf, AnotherReaderFindsNothingWrong) {
+    const auto quilt = mixed();
+    const auto page = must(output::cutSheet(quilt, quilt.blocks[0]));
+    const TempDir dir;
+    std::vector<QStringList> read;
+    for (const auto version : {output::DxfVersion::r12, output::DxfVersion::r2000}) {
+        const auto file = dir.file("cut.dxf");
+        ASSERT_TRUE(store::writeFile(file, must(output::writeDxf(page, version))));
+        const auto run =
+            tool("/usr/bin/python3 '" + source("tests/outside/audit_dxf.py") + "' '" + file + "'");
+        ASSERT_EQ(run.code, 0) << run.out;
+        read.push_back(QString::fromStdString(run.out).split(' '));
+        ASSERT_EQ(read.back().size(), 5) << run.out;
+        EXPECT_EQ(read.back()[1], "0") << "faults";
+    }
+    EXPECT_EQ(read[0][0], "AC1009");
+    EXPECT_EQ(read[1][0], "AC1015");
+    EXPECT_GT(read[0][2].toInt(), 0);
+    EXPECT_EQ(read[0].mid(2), read[1].mid(2)) << "as many outlines, as large, on the same layers";
 }
 
 class Machine : public WindowTest {};

@@ -16,6 +16,7 @@ inline app::ImportQuestion questionAbout(const Result<quilt::Drawing>& drawing, 
             pages,
             false,
             false,
+            false,
             drawing,
             [drawing](const app::ReadSettings&) { return drawing; }};
 }

@@ -347,5 +347,27 @@ TEST(Stiff, ManyLayersAreToldWithTheWebThatWindowsFree) {
     EXPECT_EQ(blockOf(after).school, quilt::School::windowed);
 }
 
+// --- as it was said
+
+TEST(TuckedUnder, GoesByWhatWasSaidOfEachTwo) {
+    const auto quilt = quiltOf({{"left", bar(20, 20, 80, 80), white}, {"right", bar(80, 20, 140, 80), navy}});
+    const auto left = pieceId(quilt, 0), right = pieceId(quilt, 1);
+    const auto width = [](const Quilt& q, PieceId piece) {
+        return boundsOf(quilt::placed(*quilt::find(blockOf(q).pieces, piece))).width();
+    };
+    const Length eighth = Length::ofInches(1, 8);
+    const auto drawn = must(tuckedUnder(quilt, blockOf(quilt).id, {eighth, plan::Below::drawn, {}}));
+    EXPECT_NEAR(width(drawn, left), 60 + eighth.mm(), 0.1);
+    EXPECT_NEAR(width(drawn, right), 60, 0.01);
+    const auto said =
+        must(tuckedUnder(quilt, blockOf(quilt).id, {eighth, plan::Below::drawn, {{left, right}}}));
+    EXPECT_NEAR(width(said, right), 60 + eighth.mm(), 0.1);
+    EXPECT_NEAR(width(said, left), 60, 0.01);
+    EXPECT_EQ(names(said), (std::vector<std::string>{"right", "left"}));
+    const auto much = tuckedUnder(quilt, blockOf(quilt).id, {Length::ofInches(3, 1), plan::Below::drawn, {}});
+    ASSERT_FALSE(much);
+    EXPECT_EQ(much.error().code, Code::absurdSize);
+}
+
 } // namespace
 } // namespace up::mend

@@ -1,0 +1,340 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Laying by hand: several pieces at once, step by step, and counting what is there.
+#include "app/views/view.hpp"
+#include "app/window/rail.hpp"
+#include "core/edit/stacking.hpp"
+#include "core/plan/roll_call.hpp"
+#include "tests/gui/bench.hpp"
+#include "tests/support/shapes.hpp"
+
+#include <QAction>
+#include <QLabel>
+#include <QListWidget>
+#include <QPushButton>
+
+namespace up::test {
+namespace {
+
+using app::Laying;
+using app::View;
+
+class Lay : public WindowTest {
+protected:
+    Lay() { openSample(); }
+
+    void choose(const char* name) {
+        for (const auto& block : session().quilt().blocks)
+            if (block.name == name) session().chooseBlock(block.id);
+        session().goTo(View::lay);
+        QTest::qWait(1);
+    }
+    PieceId named(const std::string& name) {
+        for (const auto& piece : block().pieces)
+            if (piece.name == name) return piece.id;
+        return {};
+    }
+    const quilt::Piece& piece(const std::string& name) { return *quilt::find(block().pieces, named(name)); }
+    shape::Box boxOf(const std::string& name) { return boundsOf(quilt::placed(piece(name))); }
+    /// Where its number stands.
+    QPoint onPiece(const std::string& name) {
+        const auto number = static_cast<std::size_t>(plan::numberOf(block(), named(name)));
+        return onMat(session().derived().spots()[number - 1].at);
+    }
+    void clickOn(const std::string& name, Qt::KeyboardModifiers keys = {}) {
+        QTest::mouseClick(&window().mat(), Qt::LeftButton, keys, onPiece(name));
+    }
+    void drag(QPoint from, QPoint to, Qt::KeyboardModifiers keys = {}) {
+        QTest::mousePress(&window().mat(), Qt::LeftButton, keys, from);
+        QTest::mouseMove(&window().mat(), (from + to) / 2);
+        QTest::mouseMove(&window().mat(), to);
+        QTest::mouseRelease(&window().mat(), Qt::LeftButton, keys, to);
+    }
+    void act(const char* action) {
+        find<QAction>(action).trigger();
+        EXPECT_SOON(!window().mending().isBusy(), 5000);
+    }
+    QString strip() { return find<QLabel>("lay.says").text(); }
+    void awaitLying() { EXPECT_SOON(!window().lying().isBusy() && session().derived().lying(), 5000); }
+};
+
+// --- several pieces
+
+TEST_F(Lay, CtrlAddsAPieceAndTakesItAway) {
+    choose("Water can");
+    clickOn("spout");
+    clickOn("body", Qt::ControlModifier);
+    EXPECT_EQ(session().chosen().size(), 2U);
+    EXPECT_EQ(session().piece()->id, named("body")) << "the one chosen last";
+    EXPECT_EQ(find<QListWidget>("rail").selectedItems().size(), 2);
+    clickOn("body", Qt::ControlModifier);
+    EXPECT_EQ(session().chosen(), std::vector<PieceId>{named("spout")});
+}
+
+TEST_F(Lay, ThoseChosenMoveTogetherAndAreOneStep) {
+    choose("Water can");
+    clickOn("spout");
+    clickOn("body", Qt::ControlModifier);
+    const auto spout = boxOf("spout"), body = boxOf("body");
+    drag(onPiece("body"), onPiece("body") + QPoint(0, 40));
+    const double by = boxOf("body").top - body.top;
+    EXPECT_GT(by, 3);
+    EXPECT_NEAR(boxOf("spout").top - spout.top, by, 1e-6);
+    EXPECT_EQ(session().chosen().size(), 2U) << "taking hold of one of them keeps them";
+    session().undo();
+    EXPECT_NEAR(boxOf("spout").top, spout.top, 1e-9);
+    EXPECT_NEAR(boxOf("body").top, body.top, 1e-9);
+}
+
+TEST_F(Lay, AFrameChoosesWhatLiesInIt) {
+    choose("Water can");
+    const auto wide = block().width.mm(), high = block().height.mm();
+    drag(onMat({1, 1}), onMat({wide - 1, high - 1}));
+    EXPECT_EQ(session().chosen().size(), block().pieces.size());
+    const auto before = session().quilt();
+    drag(onMat({1, 1}), onMat({4, 4}));
+    EXPECT_TRUE(session().chosen().empty()) << "nothing lies there";
+    EXPECT_TRUE(session().quilt() == before) << "framing moves nothing";
+}
+
+TEST_F(Lay, AFrameMeansTheSameFromTheOtherSide) {
+    choose("Water can");
+    key(Qt::Key_R);
+    const auto spout = boxOf("spout").centre();
+    const double mirrored = block().width.mm() - spout.x; // the mat shows it there
+    drag(onMat({mirrored - 3, spout.y - 3}), onMat({mirrored + 3, spout.y + 3}));
+    // What lies under the pointer is dragged, not framed: begin beside the design.
+    session().undo();
+    drag(onMat({1, 1}), onMat({block().width.mm() - 1, block().height.mm() - 1}));
+    EXPECT_EQ(session().chosen().size(), block().pieces.size());
+}
+
+TEST_F(Lay, TheRailChoosesSeveralToo) {
+    choose("Heron");
+    auto& rail = find<QListWidget>("rail");
+    const auto at = [&](int row) { return rail.visualItemRect(rail.item(row)).center(); };
+    QTest::mouseClick(rail.viewport(), Qt::LeftButton, {}, at(0));
+    QTest::mouseClick(rail.viewport(), Qt::LeftButton, Qt::ShiftModifier, at(3));
+    EXPECT_EQ(session().chosen().size(), 4U);
+    QTest::mouseClick(rail.viewport(), Qt::LeftButton, {}, at(5));
+    EXPECT_EQ(session().chosen().size(), 1U);
+}
+
+TEST_F(Lay, TheyAreLinedUpWithTheLastAndSpaced) {
+    choose("Duck family");
+    clickOn("duckling 1 head");
+    clickOn("duckling 2 head", Qt::ControlModifier);
+    clickOn("duckling 3 head", Qt::ControlModifier);
+    ASSERT_EQ(session().chosen().size(), 3U);
+    act("place.tops");
+    EXPECT_NEAR(boxOf("duckling 1 head").top, boxOf("duckling 3 head").top, 1e-3);
+    EXPECT_NEAR(boxOf("duckling 2 head").top, boxOf("duckling 3 head").top, 1e-3);
+    act("place.tops");
+    EXPECT_TRUE(said().contains("in line already")) << said().toStdString();
+    act("place.spaceAcross");
+    std::vector<shape::Box> boxes{boxOf("duckling 1 head"), boxOf("duckling 2 head"),
+                                  boxOf("duckling 3 head")};
+    std::sort(boxes.begin(), boxes.end(), [](const auto& a, const auto& b) { return a.left < b.left; });
+    EXPECT_NEAR(boxes[1].left - boxes[0].right, boxes[2].left - boxes[1].right, 0.05)
+        << "curves are flattened within that";
+}
+
+TEST_F(Lay, WithTooFewChosenItSaysHow) {
+    choose("Heron");
+    session().choosePiece(named("eye"));
+    act("place.lefts");
+    EXPECT_TRUE(said().contains("hold Ctrl")) << said().toStdString();
+}
+
+TEST_F(Lay, TheyTurnAsOne) {
+    choose("Water can");
+    act("edit.all");
+    EXPECT_EQ(session().chosen().size(), block().pieces.size());
+    const auto apart = [&] { return shape::distance(boxOf("spout").centre(), boxOf("body").centre()); };
+    const double before = apart();
+    for (int i = 0; i < 18; ++i)
+        click("lay.right"); // 90°: boxes are boxes again
+    EXPECT_NEAR(apart(), before, 0.05);
+}
+
+TEST_F(Lay, ChosenPiecesBecomeAUnit) {
+    choose("Kingfisher");
+    session().choosePieces({named("leaf 1"), named("leaf 2")}, named("leaf 2"));
+    act("stack.unit");
+    EXPECT_NE(piece("leaf 1").unit, 0) << said().toStdString();
+    EXPECT_EQ(piece("leaf 1").unit, piece("leaf 2").unit);
+    session().choosePiece(named("leaf 1"));
+    act("stack.unit");
+    EXPECT_EQ(piece("leaf 2").unit, 0) << "one of them is enough to let it go";
+}
+
+TEST_F(Lay, TheLastChosenGoesOverTheOther) {
+    choose("Heron");
+    session().choosePieces({named("body"), named("neck")}, named("body"));
+    ASSERT_LT(plan::numberOf(block(), named("body")), plan::numberOf(block(), named("neck")));
+    act("stack.over");
+    EXPECT_GT(plan::numberOf(block(), named("body")), plan::numberOf(block(), named("neck")));
+    EXPECT_TRUE(said().contains("goes over")) << said().toStdString();
+}
+
+// --- step by step
+
+TEST_F(Lay, StepByStepBeginsWhereItIsAndGoesOn) {
+    choose("Heron");
+    awaitLying();
+    click("lay.steps");
+    ASSERT_TRUE(find<QLabel>("lay.says").isVisible());
+    EXPECT_FALSE(find<QWidget>("section").isVisible());
+    EXPECT_TRUE(strip().startsWith("Lay 1 water")) << strip().toStdString();
+    click("dry.next");
+    EXPECT_TRUE(strip().startsWith("Lay 2 reed 1: upper tip")) << strip().toStdString();
+    EXPECT_EQ(session().piece()->id, named("reed 1"));
+    click("dry.next");
+    EXPECT_TRUE(strip().startsWith("Lay 3 reed 2")) << strip().toStdString();
+    click("dry.back");
+    EXPECT_TRUE(strip().startsWith("Lay 2 reed 1")) << strip().toStdString();
+    key(Qt::Key_PageUp); // pressed, as is seen, for a moment
+    EXPECT_SOON(strip().startsWith("Lay 1 water"), 1000);
+    session().choosePiece(named("beak"));
+    EXPECT_TRUE(strip().startsWith("Lay 12 beak")) << "the step of the piece that is looked at";
+    EXPECT_FALSE(session().isDirty()) << "a rehearsal changes nothing";
+    click("lay.steps");
+    EXPECT_EQ(session().laying(), Laying::block);
+    EXPECT_TRUE(find<QWidget>("section").isVisible());
+}
+
+/// What comes now is drawn in full, what lies there too, the rest as a dotted line.
+TEST_F(Lay, TheMatShowsWhatLiesThereAlready) {
+    choose("Heron");
+    awaitLying();
+    click("lay.steps");
+    session().choosePiece(named("reed 2"));
+    const auto look = [&](const std::string& name) {
+        for (const auto& layer : window().mat().scene().panels[0].layers)
+            for (const auto& item : layer.items)
+                if (const auto* shape = std::get_if<sheet::Shape>(&item);
+                    shape && shape->tag == named(name).value)
+                    return shape->fill ? shape->opacity : 0.0;
+        return -1.0;
+    };
+    EXPECT_EQ(look("water"), 1.0);
+    EXPECT_EQ(look("reed 1"), 1.0);
+    EXPECT_EQ(look("reed 2"), 1.0);
+    EXPECT_EQ(look("body"), 0.0);
+}
+
+TEST_F(Lay, AGuideLiesThereForAMoment) {
+    choose("Heron");
+    awaitLying();
+    click("lay.steps");
+    const auto dry = plan::dryLay(session().derived().lying()->steps);
+    const auto guided = std::find_if(dry.begin(), dry.end(), [](const auto& step) { return step.guide; });
+    ASSERT_NE(guided, dry.end()) << "the sample has a piece of which little shows";
+    session().choosePiece(block().pieces[guided->piece].id);
+    EXPECT_TRUE(strip().contains("then lift that off again")) << strip().toStdString();
+    for (const auto& layer : window().mat().scene().panels[0].layers)
+        for (const auto& item : layer.items)
+            if (const auto* shape = std::get_if<sheet::Shape>(&item);
+                shape && shape->tag == block().pieces[*guided->guide].id.value) {
+                EXPECT_GT(shape->opacity, 0);
+                EXPECT_LT(shape->opacity, 1);
+            }
+}
+
+// --- all there?
+
+class CountingHand : public Lay {
+protected:
+    CountingHand() {
+        choose("Heron");
+        EXPECT_SOON(!window().checker().isBusy() && session().derived().judgement(), 5000);
+        click("lay.count");
+    }
+    /// Where the piece lies on the table.
+    QPoint onTable(const std::string& name) {
+        for (const auto& layer : window().mat().scene().panels[0].layers)
+            for (const auto& item : layer.items)
+                if (const auto* shape = std::get_if<sheet::Shape>(&item);
+                    shape && shape->tag == named(name).value) {
+                    shape::Box box;
+                    for (const auto& contour : shape->contours)
+                        box.take(boundsOf(contour));
+                    return onMat(box.centre());
+                }
+        return {};
+    }
+};
+
+TEST_F(CountingHand, AClickTicksAPieceOffAndAnotherTakesItBack) {
+    EXPECT_TRUE(strip().startsWith("0 of 15 pieces are here. Not ticked off: 1 water"))
+        << strip().toStdString();
+    QTest::mouseClick(&window().mat(), Qt::LeftButton, {}, onTable("body"));
+    EXPECT_TRUE(piece("body").counted);
+    EXPECT_TRUE(strip().startsWith("1 of 15")) << strip().toStdString();
+    QTest::mouseClick(&window().mat(), Qt::LeftButton, {}, onTable("body"));
+    EXPECT_FALSE(piece("body").counted);
+}
+
+TEST_F(CountingHand, WhatIsNotCutIsNotTickedOff) {
+    QTest::mouseClick(&window().mat(), Qt::LeftButton, {}, onTable("wing"));
+    EXPECT_FALSE(piece("wing").counted);
+    EXPECT_EQ(session().piece()->id, named("wing")) << "but chosen";
+}
+
+TEST_F(CountingHand, WhatIsMissingIsCutAgain) {
+    EXPECT_FALSE(find<QPushButton>("count.again").isEnabled()) << "nothing has been counted yet";
+    click("count.all");
+    EXPECT_TRUE(strip().startsWith("8 of 15 pieces are here. 7 are still to be cut"))
+        << strip().toStdString();
+    QTest::mouseClick(&window().mat(), Qt::LeftButton, {}, onTable("reed 3"));
+    click("count.again");
+    EXPECT_EQ(piece("reed 3").work.step, quilt::Step::toTrace);
+    EXPECT_EQ(piece("reed 3").work.remade, 1);
+    EXPECT_TRUE(said().contains("reed 3")) << said().toStdString();
+    session().undo();
+    EXPECT_EQ(piece("reed 3").work.step, quilt::Step::cleanCut);
+}
+
+// --- remedies aside
+
+TEST_F(Lay, AMendingOfAQuiltThatHasChangedIsGivenUp) {
+    choose("Narrowboat");
+    find<QAction>("stack.tuck").trigger();
+    ASSERT_TRUE(window().mending().isBusy());
+    session().apply(edit::renamePiece(session().quilt(), session().blockId(), named("roof"), "top"),
+                    "rename");
+    const auto before = session().quilt();
+    EXPECT_SOON(!window().mending().isBusy(), 5000);
+    EXPECT_TRUE(session().quilt() == before);
+    EXPECT_TRUE(said().contains("changed meanwhile")) << said().toStdString();
+}
+
+TEST_F(Lay, AMendingIsStopped) {
+    choose("Narrowboat");
+    const auto before = session().quilt();
+    find<QAction>("stack.tuck").trigger();
+    window().mending().errand().stop();
+    EXPECT_FALSE(window().mending().isBusy());
+    EXPECT_TRUE(said().contains("nothing has been changed"));
+    QTest::qWait(300);
+    EXPECT_TRUE(session().quilt() == before);
+}
+
+TEST_F(Lay, HundredsOfFindingsAreShownAFewAtATime) {
+    auto quilt = quilt::emptyQuilt("Many");
+    quilt = *edit::addBlock(quilt, "Many", measure::Length::ofInches(9, 1), measure::Length::ofInches(9, 1));
+    std::vector<Drawn> pebbles;
+    for (int i = 0; i < 45; ++i)
+        pebbles.push_back({"pebble", square(-30, 5.0 * i, 4)}); // outside the block, each of them
+    quilt = *edit::addDrawing(quilt, quilt.blocks[0].id, drawingOf(pebbles), {}, 0);
+    for (auto& piece : quilt.blocks[0].pieces)
+        piece.runsOff = false;
+    session().startNew(quilt);
+    EXPECT_SOON(!window().checker().isBusy() && window().checker().findings().size() >= 45, 5000);
+    const auto shown = [&] { return window().findChildren<QPushButton*>("check.show").size(); };
+    EXPECT_SOON(shown() == 20, 2000);
+    click("checks.more");
+    EXPECT_SOON(shown() == 40, 2000);
+}
+
+} // namespace
+} // namespace up::test
