@@ -9,9 +9,11 @@
 #include "intake/svg/svg.hpp"
 #include "output/pdf/pdf.hpp"
 
+#include <QAction>
 #include <QApplication>
 #include <QTemporaryDir>
 #include <benchmark/benchmark.h>
+#include <chrono>
 #include <ctime>
 
 namespace {
@@ -107,12 +109,40 @@ void dragInLay(benchmark::State& state) {
     session.choosePiece(piece);
     while (window->checker().isBusy() || window->lying().isBusy())
         QApplication::processEvents(QEventLoop::AllEvents, 50); // the hand takes hold when all is said
-    double way = 2; // mm
+    double way = 2;                                             // mm
     for (auto _ : state) {
         emit window->mat().dragged(piece.value, way, 0, false);
         settle();
         way = -way;
     }
+}
+
+/// Numbering 300 pieces anew and back: how long the window is busy at a stretch while it is worked out aside
+/// and taken over.
+void numberAnew(benchmark::State& state) {
+    auto quilt = up::bench::quiltOf(*up::intake::readSvg(up::bench::drawing(12), "many"));
+    quilt.blocks[0].pieces.resize(300);
+    auto& session = window->session();
+    session.startNew(std::move(quilt));
+    session.goTo(up::app::View::lay);
+    while (window->checker().isBusy() || window->lying().isBusy())
+        QApplication::processEvents(QEventLoop::AllEvents, 50);
+    double longest = 0, back = 0;
+    for (auto _ : state) {
+        window->findChild<QAction*>("stack.number")->trigger();
+        while (window->mending().isBusy() || window->checker().isBusy() || window->lying().isBusy()) {
+            const auto begun = std::chrono::steady_clock::now();
+            QApplication::processEvents();
+            const std::chrono::duration<double, std::milli> took = std::chrono::steady_clock::now() - begun;
+            longest = std::max(longest, took.count());
+        }
+        const auto begun = std::chrono::steady_clock::now();
+        session.undo();
+        const std::chrono::duration<double, std::milli> took = std::chrono::steady_clock::now() - begun;
+        back = std::max(back, took.count());
+    }
+    state.counters["undo_ms"] = back;
+    state.counters["longest_ms"] = longest;
 }
 
 } // namespace
@@ -137,6 +167,11 @@ int main(int count, char** words) {
         ->Unit(benchmark::kMillisecond);
     benchmark::RegisterBenchmark("drag on the web", static_cast<void (*)(benchmark::State&)>(dragOnWeb))
         ->Unit(benchmark::kMillisecond);
+    benchmark::RegisterBenchmark("number anew, 300 pieces",
+                                 static_cast<void (*)(benchmark::State&)>(numberAnew))
+        ->Unit(benchmark::kMillisecond)
+        ->Iterations(5)
+        ->UseRealTime();
     benchmark::RegisterBenchmark("drag in Lay, 300 pieces",
                                  static_cast<void (*)(benchmark::State&)>(dragInLay))
         ->Unit(benchmark::kMillisecond)

@@ -110,8 +110,7 @@ std::string commonName(const quilt::Block& block, const plan::Heap& heap) {
 
 } // namespace
 
-std::string heapWords(const quilt::Block& block, const plan::RollCall& call, std::size_t index) {
-    const auto& heap = call.heaps[index];
+std::string heapWords(const quilt::Block& block, const plan::Heap& heap) {
     std::string out;
     if (heap.pieces.size() == 1) {
         out = called(block, heap.pieces.front());
@@ -122,15 +121,21 @@ std::string heapWords(const quilt::Block& block, const plan::RollCall& call, std
         out = std::to_string(heap.pieces.size()) + " × " + commonName(block, heap) + " (" +
               numbersWords(block, ids) + ")";
     }
-    if (heap.hand == plan::Hand::none) return out;
+    return out;
+}
+
+namespace {
+
+/// Of which hand, where both are there.
+std::string handWords(const plan::RollCall& call, const plan::Heap& heap) {
     const bool hasTwin = std::any_of(call.heaps.begin(), call.heaps.end(), [&](const plan::Heap& other) {
         return other.hand != plan::Hand::none && other.hand != heap.hand && other.alike == heap.alike;
     });
-    if (!hasTwin) return out;
-    return out + (heap.hand == plan::Hand::mirrored ? ", mirrored" : ", as drawn");
+    if (heap.hand == plan::Hand::none || !hasTwin) return "";
+    return heap.hand == plan::Hand::mirrored ? "mirrored, " : "as drawn, ";
 }
 
-std::string countWords(const plan::Heap& heap) {
+std::string hereWords(const plan::Heap& heap) {
     const auto all = heap.pieces.size();
     const auto notCut = heap.notCut == 0 ? std::string() : std::to_string(heap.notCut) + " not cut yet";
     if (heap.notCut == static_cast<int>(all)) return "not cut yet";
@@ -140,6 +145,12 @@ std::string countWords(const plan::Heap& heap) {
                           ? "all " + std::to_string(all) + " here"
                           : std::to_string(heap.here) + " of " + std::to_string(cut) + " here";
     return out + (notCut.empty() ? "" : ", " + notCut);
+}
+
+} // namespace
+
+std::string countWords(const plan::RollCall& call, std::size_t heap) {
+    return handWords(call, call.heaps[heap]) + hereWords(call.heaps[heap]);
 }
 
 std::string rollWords(const quilt::Block& block, const plan::RollCall& call) {

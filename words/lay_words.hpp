@@ -22,10 +22,10 @@ namespace up::words {
 [[nodiscard]] std::string stepWords(const quilt::Block& block, const plan::LayStep& step,
                                     measure::System units);
 
-/// "3 × reed" or "4 reed 1", and of which hand, if there are two.
-[[nodiscard]] std::string heapWords(const quilt::Block& block, const plan::RollCall& call, std::size_t heap);
-/// "2 of 3 are here", "not cut yet".
-[[nodiscard]] std::string countWords(const plan::Heap& heap);
+/// "3 × reed (2, 3 and 4)" or "4 reed 1".
+[[nodiscard]] std::string heapWords(const quilt::Block& block, const plan::Heap& heap);
+/// "2 of 3 here", "mirrored, not cut yet": how many are here, and of which hand, if there are two.
+[[nodiscard]] std::string countWords(const plan::RollCall& call, std::size_t heap);
 /// "12 of 15 are here. Missing: 4 reed 3 and 7 tail. 2 are still to be cut."
 [[nodiscard]] std::string rollWords(const quilt::Block& block, const plan::RollCall& call);
 

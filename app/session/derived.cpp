@@ -10,8 +10,7 @@ void Derived::reset(const quilt::Quilt* quilt, const quilt::Block* block) {
     fresh.m_known = std::move(m_known);
     fresh.m_judged = std::move(m_judged);
     fresh.m_traceBefore = m_trace ? std::move(m_trace) : std::move(m_traceBefore);
-    fresh.m_blockPlan = std::move(m_blockPlan);
-    fresh.m_planned = std::move(m_planned);
+    fresh.m_plans = std::move(m_plans);
     fresh.m_lying = std::move(m_lying);
     fresh.m_judgedPieces = std::move(m_judgedPieces);
     *this = std::move(fresh);
@@ -19,19 +18,38 @@ void Derived::reset(const quilt::Quilt* quilt, const quilt::Block* block) {
     m_block = block;
 }
 
+namespace {
+bool isOf(const plan::BlockPlan& plan, const quilt::Block& block) {
+    return plan.said == block.over && plan.underlap == block.underlap &&
+           std::equal(plan.from.begin(), plan.from.end(), block.pieces.begin(), block.pieces.end(),
+                      [](const plan::PlannedFrom& from, const quilt::Piece& piece) {
+                          return from.piece == piece.id && from.outline == piece.outline &&
+                                 from.place == piece.place;
+                      });
+}
+} // namespace
+
+void Derived::foresee(std::shared_ptr<const plan::BlockPlan> plan) {
+    constexpr std::size_t most = 4; // a few steps back and forth
+    m_plans.insert(m_plans.begin(), std::move(plan));
+    if (m_plans.size() > most) m_plans.pop_back();
+    m_blockIsPlanned = false;
+}
+
+/// A plan that fits is known already when something else has changed, or when a step was taken back.
 const plan::BlockPlan& Derived::block() {
-    if (std::exchange(m_blockIsPlanned, true)) return *m_blockPlan;
-    std::vector<std::pair<Shared<shape::Outline>, quilt::Placement>> from;
-    if (m_block)
-        for (const auto& piece : m_block->pieces)
-            from.emplace_back(piece.outline, piece.place);
-    const bool sameWishes = m_blockPlan && m_block && m_blockPlan->said == m_block->over &&
-                            m_blockPlan->underlap == m_block->underlap;
-    if (from == m_planned && sameWishes) return *m_blockPlan;
-    m_planned = std::move(from);
-    m_blockPlan = std::make_shared<const plan::BlockPlan>(
-        m_block ? plan::planBlock(*m_block, m_blockPlan.get()) : plan::BlockPlan{});
-    return *m_blockPlan;
+    if (std::exchange(m_blockIsPlanned, true)) return *m_plans.front();
+    const auto known = std::find_if(m_plans.begin(), m_plans.end(),
+                                    [&](const auto& plan) { return m_block && isOf(*plan, *m_block); });
+    if (known != m_plans.end()) {
+        std::rotate(m_plans.begin(), known, known + 1);
+        return *m_plans.front();
+    }
+    const auto* before = m_plans.empty() ? nullptr : m_plans.front().get();
+    foresee(std::make_shared<const plan::BlockPlan>(m_block ? plan::planBlock(*m_block, before)
+                                                            : plan::BlockPlan{}));
+    m_blockIsPlanned = true;
+    return *m_plans.front();
 }
 
 const plan::GroundPlan& Derived::ground() {
@@ -51,8 +69,8 @@ std::shared_ptr<const Lying> Derived::lying() {
 std::optional<LyingQuestion> Derived::lyingQuestion() {
     if (!m_block || block().regions.empty()) return std::nullopt;
     const std::pair on(ground().box, m_block->ground);
-    if (m_lying && m_lying->of == m_blockPlan && m_lying->on == on) return std::nullopt;
-    return LyingQuestion{*m_block, m_blockPlan, ground(), m_lying};
+    if (m_lying && m_lying->of == m_plans.front() && m_lying->on == on) return std::nullopt;
+    return LyingQuestion{*m_block, m_plans.front(), ground(), m_lying};
 }
 
 Lying lyingOf(const LyingQuestion& q) {

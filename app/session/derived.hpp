@@ -41,6 +41,8 @@ public:
 
     /// Empty plans when there is no block.
     [[nodiscard]] const plan::BlockPlan& block();
+    /// A plan of the block as it is about to be, worked out aside: taken over if it fits then.
+    void foresee(std::shared_ptr<const plan::BlockPlan> plan);
     [[nodiscard]] const plan::GroundPlan& ground();
     /// What was last found out (aside, by `LyingJob`): it may be of the state before the last change. Null
     /// while nothing is known, or when pieces have come, gone or changed places since.
@@ -65,9 +67,8 @@ private:
     [[nodiscard]] plan::TracePlan planned() const;
     const quilt::Quilt* m_quilt = nullptr;
     const quilt::Block* m_block = nullptr;
-    std::shared_ptr<const plan::BlockPlan> m_blockPlan;
-    /// What the block plan was worked out from: it outlives changes of anything else.
-    std::vector<std::pair<Shared<shape::Outline>, quilt::Placement>> m_planned;
+    /// The present one first, then those before it: they outlive changes of anything else.
+    std::vector<std::shared_ptr<const plan::BlockPlan>> m_plans;
     bool m_blockIsPlanned = false; ///< since the last reset
     std::shared_ptr<const Lying> m_lying;
     std::optional<plan::GroundPlan> m_ground;

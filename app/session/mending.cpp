@@ -12,18 +12,23 @@ Mending::Mending(Session& session, QObject* parent) : QObject(parent), m_session
 
 void Mending::start(const QString& what, Remedy remedy, Saying then) {
     m_stale = false;
+    const auto of = m_session.blockId();
     m_errand.start(
         what.left(1).toUpper() + what.mid(1),
-        [quilt = m_session.quilt(), remedy = std::move(remedy)](const std::shared_ptr<Job>&) {
-            return remedy(quilt);
+        [quilt = m_session.quilt(), of, remedy = std::move(remedy)](const std::shared_ptr<Job>&) {
+            Mended out{remedy(quilt), nullptr};
+            const auto* block = out.quilt ? quilt::find(out.quilt->blocks, of) : nullptr;
+            if (block) out.plan = std::make_shared<const plan::BlockPlan>(plan::planBlock(*block));
+            return out;
         },
-        [this, what, then = std::move(then)](const edit::Edited& mended) { finish(mended, what, then); });
+        [this, of, what, then = std::move(then)](const Mended& mended) { finish(mended, of, what, then); });
 }
 
-void Mending::finish(const edit::Edited& mended, const QString& what, const Saying& then) {
+void Mending::finish(const Mended& mended, BlockId of, const QString& what, const Saying& then) {
     if (m_stale) return emit told("The quilt has changed meanwhile, so nothing was done. Ask for it again.");
     const auto before = m_session.quilt();
-    if (!m_session.apply(mended, what) || !then) return;
+    if (mended.plan && of == m_session.blockId()) m_session.derived().foresee(mended.plan);
+    if (!m_session.apply(mended.quilt, what) || !then) return;
     if (const auto sentence = then(before); !sentence.empty()) emit told(QString::fromStdString(sentence));
 }
 

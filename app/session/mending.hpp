@@ -28,7 +28,12 @@ signals:
     void told(const QString& sentence);
 
 private:
-    void finish(const edit::Edited& mended, const QString& what, const Saying& then);
+    /// What has come of it, with the plan of the block that is looked at.
+    struct Mended {
+        edit::Edited quilt;
+        std::shared_ptr<const plan::BlockPlan> plan;
+    };
+    void finish(const Mended& mended, BlockId of, const QString& what, const Saying& then);
     Session& m_session;
     Errand m_errand;
     bool m_stale = false; ///< the quilt is another one than was asked about

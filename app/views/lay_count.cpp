@@ -18,6 +18,21 @@ using sheet::Pen;
 
 constexpr double apart = 5; // mm between pieces of a heap
 
+/// How much larger a piece is drawn than the largest one: an eye must be seen beside a lake.
+double enlargedBy(const shape::Box& box, double largest) {
+    constexpr double evening = 0.45; // 0: true to each other; 1: all of one size
+    return std::pow(largest / std::max(1.0, std::max(box.width(), box.height())), evening);
+}
+
+double largestOf(const quilt::Block& block) {
+    double out = 1;
+    for (const auto& piece : block.pieces) {
+        const auto box = boundsOf(quilt::placed(piece));
+        out = std::max({out, box.width(), box.height()});
+    }
+    return out;
+}
+
 /// A heap with its words, and where on the table it lies.
 struct Cell {
     std::size_t heap;
@@ -30,7 +45,7 @@ struct Cell {
 /// The table's height when it is that wide; the cells are put in their places. Words are a share of the
 /// width, so that they can be read whatever the pieces' size.
 double spread(std::vector<Cell>& cells, double wide, double words) {
-    constexpr double letter = 0.56, lines = 2.9; // of the words' height: a letter across, two lines down
+    constexpr double letter = 0.53, lines = 2.9; // of the words' height: a letter across, two lines down
     const double gap = 1.5 * words;
     double x = gap, y = gap, row = 0;
     for (auto& cell : cells) {
@@ -47,12 +62,12 @@ double spread(std::vector<Cell>& cells, double wide, double words) {
 /// The narrowest table of the mat's shape on which they all have room. Where the words alone would fill it
 /// they are made smaller.
 shape::Box tableFor(std::vector<Cell>& cells, double& words) {
-    constexpr double shape = 1.55, most = 0.024, wider = 1.05; // width by height; words of the width
+    constexpr double shape = 1.72, most = 0.026, wider = 1.05; // width by height; words of the width
     double start = 60;
     for (const auto& cell : cells)
         start = std::max(start, cell.wide * 1.1);
-    double widest = 3 * start;
-    for (double share = most;; share *= 0.9, widest *= 1.2)
+    double widest = 2.5 * start;
+    for (double share = most;; share *= 0.94, widest *= 1.15)
         for (double wide = start; wide < widest; wide *= wider) {
             words = wide * share;
             if (spread(cells, wide, words) <= wide / shape) return {0, 0, wide, wide / shape};
@@ -83,12 +98,14 @@ sheet::Shape onTable(const Look& look, const quilt::Piece& piece, const shape::T
 
 std::vector<Cell> cellsOf(const Look& look, const plan::RollCall& call) {
     std::vector<Cell> out;
+    const double largest = largestOf(look.block);
     for (std::size_t i = 0; i < call.heaps.size(); ++i) {
-        Cell cell{i, words::heapWords(look.block, call, i), words::countWords(call.heaps[i])};
+        Cell cell{i, words::heapWords(look.block, call.heaps[i]), words::countWords(call, i)};
         for (const std::size_t p : call.heaps[i].pieces) {
             const auto box = boundsOf(quilt::placed(look.block.pieces[p]));
-            cell.wide += (cell.wide > 0 ? apart : 0) + box.width();
-            cell.high = std::max(cell.high, box.height());
+            const double by = enlargedBy(box, largest);
+            cell.wide += (cell.wide > 0 ? apart : 0) + box.width() * by;
+            cell.high = std::max(cell.high, box.height() * by);
         }
         out.push_back(std::move(cell));
     }
@@ -99,6 +116,8 @@ Panel tablePanel(const Look& look, const plan::RollCall& call) {
     Panel panel;
     double size = 0;
     auto cells = cellsOf(look, call);
+    const double largest = largestOf(look.block);
+    panel.below = "Small pieces are drawn larger than they are.";
     panel.box = tableFor(cells, size);
     sheet::Layer table{"table", {sheet::box(panel.box, look::plaster, {})}, {}, {}},
         ticks{"ticks", {}, {}, {}};
@@ -109,11 +128,13 @@ Panel tablePanel(const Look& look, const plan::RollCall& call) {
         for (const std::size_t i : heap.pieces) {
             const auto& piece = look.block.pieces[i];
             const auto box = boundsOf(quilt::placed(piece));
+            const double by = enlargedBy(box, largest), wide = box.width() * by;
             table.items.push_back(
-                onTable(look, piece, shape::Transform::moveBy(x - box.left, middle - box.centre().y)));
-            if (plan::presenceOf(piece) == Presence::here)
-                addTick(ticks, {x + box.width() / 2, middle}, size);
-            x += box.width() + apart;
+                onTable(look, piece,
+                        shape::Transform::moveBy(x + wide / 2, middle) * shape::Transform::scale(by, by) *
+                            shape::Transform::moveBy(-box.centre().x, -box.centre().y)));
+            if (plan::presenceOf(piece) == Presence::here) addTick(ticks, {x + wide / 2, middle}, size);
+            x += wide + apart;
         }
         const double centre = cell.at.x + cell.room / 2, below = cell.at.y + cell.high;
         const bool done = heap.here == static_cast<int>(heap.pieces.size());
@@ -146,7 +167,7 @@ ViewParts layCountParts(const Look& look) {
     parts.scene.panels.push_back(tablePanel(look, call));
     for (std::size_t i = 0; i < call.heaps.size(); ++i) {
         const auto& heap = call.heaps[i];
-        Row row{words::heapWords(look.block, call, i), words::countWords(heap),
+        Row row{words::heapWords(look.block, heap), words::countWords(call, i),
                 look.block.pieces[heap.pieces.front()].id.value};
         row.done = heap.here == static_cast<int>(heap.pieces.size());
         row.swatch = colourOf(look.quilt, heap.fabric);

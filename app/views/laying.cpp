@@ -14,6 +14,26 @@ using shape::Point;
 using sheet::Dash;
 using sheet::Pen;
 
+namespace {
+
+/// Which way the background's print runs: an arrow in the upper left corner.
+sheet::Layer grainLayer(const plan::GroundPlan& ground, measure::Angle grain) {
+    constexpr double half = 11, barb = 4; // mm
+    const Point way{std::cos(grain.radians()), std::sin(grain.radians())}, across{-way.y, way.x};
+    const Point middle{ground.finished.left + half + 3, ground.finished.top + half + 3};
+    sheet::Layer layer{"print", {}, {}, {}};
+    const Point tip = middle + way * half;
+    for (const auto& [colour, width] : {std::pair{look::panel, 2.0}, std::pair{look::ink, 0.9}}) {
+        const Pen pen{colour, width, Dash::solid};
+        layer.items.push_back(sheet::line(middle - way * half, tip, pen));
+        for (const double side : {-1.0, 1.0})
+            layer.items.push_back(sheet::line(tip, tip - way * barb + across * (barb * 0.6 * side), pen));
+    }
+    return layer;
+}
+
+} // namespace
+
 sheet::Layer roomLayer(const Look& look) {
     const auto& ground = look.derived.ground();
     const auto cut = plan::cutBox(look.block);
@@ -90,6 +110,8 @@ void putOnGround(Panel& panel, const Look& look) {
     for (const auto& strip : ground.along)
         if (strip.cut.size() > 1) panel.below += "; " + words::seamWords(strip, look.quilt.units);
     panel.layers.insert(panel.layers.begin(), roomLayer(look));
+    if (const auto& grain = look.block.ground.grain)
+        panel.layers.insert(panel.layers.end() - 2, grainLayer(ground, *grain));
 }
 
 Rows layRows(const Look& look, const Lying* lying) {

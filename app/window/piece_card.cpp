@@ -45,15 +45,15 @@ PieceCard::PieceCard(Session& session, Asker& asker, QWidget* parent)
                    "rename piece");
     });
     connect(m_fabric, &QComboBox::activated, this, [this](int row) {
-        if (const auto* piece = m_session.piece())
-            edited(edit::setFabric(m_session.quilt(), m_session.blockId(), piece->id,
-                                   FabricId{m_fabric->itemData(row).toUInt()}),
-                   "change fabric");
+        const FabricId fabric{m_fabric->itemData(row).toUInt()};
+        toAll([&](const quilt::Quilt& quilt,
+                  PieceId piece) { return edit::setFabric(quilt, m_session.blockId(), piece, fabric); },
+              "change fabric");
     });
     connect(m_runsOff, &QCheckBox::clicked, this, [this](bool on) {
-        if (const auto* piece = m_session.piece())
-            edited(edit::setRunsOff(m_session.quilt(), m_session.blockId(), piece->id, on),
-                   "run off the block");
+        toAll([&](const quilt::Quilt& quilt,
+                  PieceId piece) { return edit::setRunsOff(quilt, m_session.blockId(), piece, on); },
+              "run off the block");
     });
     const auto restack = [this](int by) {
         if (const auto* piece = m_session.piece())
@@ -73,6 +73,15 @@ PieceCard::PieceCard(Session& session, Asker& asker, QWidget* parent)
 
 void PieceCard::edited(edit::Edited next, const QString& what) {
     m_session.apply(std::move(next), what);
+}
+
+/// One step for all that are chosen.
+void PieceCard::toAll(const std::function<edit::Edited(const quilt::Quilt&, PieceId)>& change,
+                      const QString& what) {
+    edit::Edited out = m_session.quilt();
+    for (const PieceId piece : m_session.chosen())
+        out = out.and_then([&](const quilt::Quilt& quilt) { return change(quilt, piece); });
+    edited(std::move(out), what);
 }
 
 void PieceCard::ruin() {
@@ -104,6 +113,10 @@ void PieceCard::refresh() {
     m_title->setText(QString("Piece %1: %2")
                          .arg(QString::fromStdString(plan::labelOf(*m_session.block(), piece->id)))
                          .arg(QString::fromStdString(sizeOf(m_session.quilt(), boundsOf(*piece->outline)))));
+    if (const auto count = m_session.chosen().size(); count > 1)
+        m_title->setText(QString("%1 chosen, the last: %2")
+                             .arg(count)
+                             .arg(QString::fromStdString(plan::labelOf(*m_session.block(), piece->id))));
     m_title->setToolTip(QString::fromStdString(words::state(piece->work.step)));
     if (!m_name->hasFocus() || m_name->text().isEmpty() || !m_name->isModified())
         m_name->setText(QString::fromStdString(piece->name));

@@ -28,6 +28,7 @@ private:
     void refresh();
     void ruin();
     void edited(edit::Edited next, const QString& what);
+    void toAll(const std::function<edit::Edited(const quilt::Quilt&, PieceId)>& change, const QString& what);
 
     Session& m_session;
     Asker& m_asker;

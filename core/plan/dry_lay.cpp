@@ -93,15 +93,15 @@ public:
         return along(point, &Point::y, {box.top, From::topEdge}, {box.bottom, From::bottomEdge},
                      From::levelCrease);
     }
-    /// Beyond the finished edge nobody measures.
-    [[nodiscard]] bool isIn(Point p) const { return m_ground.finished.holds(p); }
+    /// It goes on beyond the finished edge.
     [[nodiscard]] bool runsOff(const Found& f) const {
+        constexpr double edge = 0.01; // mm
         const auto& box = m_ground.finished;
         switch (f.spot) {
-        case Spot::leftEnd: return f.at.x < box.left;
-        case Spot::rightEnd: return f.at.x > box.right;
-        case Spot::top: return f.at.y < box.top;
-        case Spot::bottom: return f.at.y > box.bottom;
+        case Spot::leftEnd: return f.at.x <= box.left + edge;
+        case Spot::rightEnd: return f.at.x >= box.right - edge;
+        case Spot::top: return f.at.y <= box.top + edge;
+        case Spot::bottom: return f.at.y >= box.bottom - edge;
         case Spot::middle: break;
         }
         return false;
@@ -214,10 +214,11 @@ std::vector<PlaceMeasure> measuresOf(const Region& piece, const GroundPlan& grou
         const Found middle{Spot::middle, piece.bounds().centre(), false};
         return {measure.across(middle), measure.down(middle)};
     }
-    auto ends = endsOf(piece);
+    const auto seen = shape::intersect(piece, shape::rectangle(ground.finished)); // nobody measures beyond
+    if (seen.isEmpty()) return {};
+    auto ends = endsOf(seen);
     std::erase_if(ends, [&](const Found& f) { return measure.runsOff(f); });
-    const auto tip =
-        std::find_if(ends.begin(), ends.end(), [&](const Found& f) { return f.isTip && measure.isIn(f.at); });
+    const auto tip = std::find_if(ends.begin(), ends.end(), [](const Found& f) { return f.isTip; });
     return tip == ends.end() ? byEnds(measure, ends) : byTip(measure, ends, *tip);
 }
 

@@ -277,8 +277,10 @@ TEST_F(Counting, AlikeInShapeHandAndFabricLieInOneHeap) {
     EXPECT_EQ(counted.heaps[1].hand, Hand::none) << "a square is its own mirror image";
     EXPECT_EQ(counted.heaps[2].hand, Hand::mirrored);
     EXPECT_NE(counted.heaps[3].fabric, counted.heaps[0].fabric);
-    EXPECT_EQ(words::heapWords(blockOf(m_quilt), counted, 0), "2 × fin (1 and 3), as drawn");
-    EXPECT_EQ(words::heapWords(blockOf(m_quilt), counted, 2), "4 fin 3, mirrored");
+    EXPECT_EQ(words::heapWords(blockOf(m_quilt), counted.heaps[0]), "2 × fin (1 and 3)");
+    EXPECT_EQ(words::heapWords(blockOf(m_quilt), counted.heaps[2]), "4 fin 3");
+    EXPECT_EQ(words::countWords(counted, 2), "mirrored, not ticked off");
+    EXPECT_EQ(words::countWords(counted, 1), "not ticked off") << "it has no hand";
 }
 
 TEST_F(Counting, TickedOrLaidIsHereAndUncutIsNotLookedFor) {
@@ -291,7 +293,7 @@ TEST_F(Counting, TickedOrLaidIsHereAndUncutIsNotLookedFor) {
     EXPECT_EQ(counted.notCut, 1);
     EXPECT_EQ(words::rollWords(blockOf(m_quilt), counted),
               "2 of 5 pieces are here. Not ticked off: 3 fin 2 and 5 fin in red. 1 is still to be cut.");
-    EXPECT_EQ(words::countWords(counted.heaps[0]), "1 of 2 here");
+    EXPECT_EQ(words::countWords(counted, 0), "as drawn, 1 of 2 here");
 }
 
 TEST_F(Counting, AReplacedPieceIsCountedAnew) {
