@@ -1,12 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What lies on what, in numbers: the verb order.
 #include "cli/open.hpp"
+#include "core/plan/dry_lay.hpp"
+#include "core/plan/roll_call.hpp"
 #include "core/plan/shine_plan.hpp"
 #include "core/plan/stack_checks.hpp"
 #include "core/plan/underlap_plan.hpp"
 #include "core/stack/knots.hpp"
 #include "core/stack/showing.hpp"
 #include "core/stack/units.hpp"
+#include "words/lay_words.hpp"
 
 #include <array>
 #include <map>
@@ -18,6 +21,10 @@ namespace {
 using Json = nlohmann::ordered_json;
 
 constexpr std::array reasonKeys{"said", "overlap", "lighter", "drawn", "forced"};
+constexpr std::array spotKeys{"leftEnd", "rightEnd", "top", "bottom", "middle"};
+constexpr std::array fromKeys{"leftEdge",   "rightEdge",     "topEdge",
+                              "bottomEdge", "uprightCrease", "levelCrease"};
+constexpr std::array handKeys{"none", "asDrawn", "mirrored"};
 
 class Orderly {
 public:
@@ -36,6 +43,9 @@ public:
         out["layers"] = Json::array();
         for (const auto& layer : stack::layersOf(m_plan.regions))
             out["layers"].push_back(layer.area());
+        out["background"] = background();
+        out["laying"] = laying();
+        out["count"] = count();
         return out;
     }
 
@@ -106,6 +116,67 @@ private:
             Json entry{{"made", false}, {"pieces", Json::array()}};
             for (const auto id : unit)
                 entry["pieces"].push_back(number(id));
+            out.push_back(std::move(entry));
+        }
+        return out;
+    }
+
+    [[nodiscard]] static Json sum(const plan::SeamSum& seams) {
+        Json out{{"cut", Json::array()}, {"sewn", seams.sewn.mm()}};
+        for (const auto cut : seams.cut)
+            out["cut"].push_back(cut.mm());
+        return out;
+    }
+
+    [[nodiscard]] Json background() const {
+        const auto ground = plan::planGround(m_block);
+        Json out{{"width", ground.wide.mm()},
+                 {"height", ground.high.mm()},
+                 {"shortWidth", ground.shortWide.mm()},
+                 {"shortHeight", ground.shortHigh.mm()},
+                 {"across", nullptr},
+                 {"along", Json::array()}};
+        if (!ground.across.cut.empty()) out["across"] = sum(ground.across);
+        for (const auto& strip : ground.along)
+            out["along"].push_back(sum(strip));
+        return out;
+    }
+
+    /// Step by step, guides too.
+    [[nodiscard]] Json laying() const {
+        Json out = Json::array();
+        const auto steps = plan::laySteps(m_plan, plan::planGround(m_block));
+        for (const auto& step : plan::dryLay(steps)) {
+            Json entry{{"piece", step.piece + 1},
+                       {"forAMoment", step.forAMoment},
+                       {"guide", step.guide ? Json(*step.guide + 1) : Json()},
+                       {"tucks", Json::array()},
+                       {"measures", Json::array()},
+                       {"words", words::stepWords(m_block, step, m_quilt.units)}};
+            for (const auto& tuck : step.tucks)
+                entry["tucks"].push_back({{"under", tuck.upper + 1}, {"depth", tuck.depth.mm()}});
+            for (const auto& m : step.measures)
+                entry["measures"].push_back({{"spot", spotKeys[static_cast<std::size_t>(m.spot)]},
+                                             {"tip", m.isTip},
+                                             {"from", fromKeys[static_cast<std::size_t>(m.from)]},
+                                             {"away", m.away.mm()},
+                                             {"at", {m.at.x, m.at.y}}});
+            out.push_back(std::move(entry));
+        }
+        return out;
+    }
+
+    [[nodiscard]] Json count() const {
+        Json out = Json::array();
+        const auto call = plan::rollCall(m_block, plan::judge(m_block, m_plan));
+        for (const auto& heap : call.heaps) {
+            Json entry{{"pieces", Json::array()},
+                       {"hand", handKeys[static_cast<std::size_t>(heap.hand)]},
+                       {"here", heap.here},
+                       {"missing", heap.missing},
+                       {"notCut", heap.notCut}};
+            for (const std::size_t i : heap.pieces)
+                entry["pieces"].push_back(i + 1);
             out.push_back(std::move(entry));
         }
         return out;

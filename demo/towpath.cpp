@@ -2,6 +2,7 @@
 #include "demo/towpath.hpp"
 
 #include "core/edit/edits.hpp"
+#include "core/edit/stacking.hpp"
 #include "core/edit/tracing.hpp"
 #include "core/mend/mend.hpp"
 #include "core/plan/judge_plan.hpp"
@@ -11,6 +12,7 @@
 #include "core/plan/trace_plan.hpp"
 #include "core/store/file.hpp"
 #include "core/store/time.hpp"
+#include "demo/samples.hpp"
 #include "intake/svg/svg.hpp"
 
 #include <algorithm>
@@ -22,51 +24,6 @@ namespace {
 using quilt::Length;
 using quilt::Quilt;
 using quilt::Step;
-
-struct Sample {
-    const char *file, *name, *background;
-    Step upTo;
-    bool halfway; ///< the last step only for the lower half of the pieces
-    bool trimmed;
-    const char* day; ///< invented
-};
-
-const std::vector<Sample>& samples() {
-    static const std::vector<Sample> all{
-        {"narrowboat.svg", "Narrowboat", "morning sky", Step::bonded, true, false, "2026-10-24"},
-        {"kingfisher.svg", "Kingfisher", "night ink", Step::laid, false, false, "2026-10-10"},
-        {"heron.svg", "Heron", "mist", Step::cleanCut, true, false, "2026-10-17"},
-        {"watercan.svg", "Water can", "straw", Step::cleanCut, false, false, "2026-10-15"},
-        {"windlass.svg", "Windlass", "lichen", Step::traced, false, false, "2026-11-01"},
-        {"lockgate.svg", "Lock gate", "morning sky", Step::stitched, false, true, "2026-09-05"},
-        {"bulrushes.svg", "Bulrushes", "straw", Step::toTrace, false, false, "2026-11-08"},
-        {"lamp.svg", "Hurricane lamp", "night ink", Step::tested, false, false, "2026-09-26"},
-        {"ducks.svg", "Duck family", "lichen", Step::toTrace, false, false, "2026-11-14"}};
-    return all;
-}
-
-struct Cloth {
-    const char* name;
-    Colour colour;
-};
-
-/// Fabrics by the names a quilter would write on a bag; the drawings use their colours.
-const std::vector<Cloth>& cloths() {
-    static const std::vector<Cloth> all{
-        {"morning sky", {0xcf, 0xdf, 0xe6}}, {"night ink", {0x22, 0x33, 0x4d}},
-        {"mist", {0xdd, 0xe3, 0xdf}},        {"straw", {0xee, 0xe2, 0xc0}},
-        {"lichen", {0xcd, 0xd6, 0xbd}},      {"bottle green", {0x1f, 0x4f, 0x43}},
-        {"brick red", {0xa9, 0x3b, 0x2c}},   {"cream plain", {0xf5, 0xec, 0xd7}},
-        {"tar black", {0x26, 0x26, 0x2b}},   {"brass yellow", {0xd9, 0xa4, 0x3b}},
-        {"water blue", {0x3f, 0x7c, 0x9a}},  {"kingfisher blue", {0x1f, 0x8f, 0xb5}},
-        {"deep teal", {0x17, 0x5f, 0x73}},   {"orange breast", {0xdd, 0x7a, 0x2f}},
-        {"slate grey", {0x5d, 0x6b, 0x78}},  {"heron grey", {0x93, 0xa1, 0xab}},
-        {"oak", {0x8a, 0x5a, 0x33}},         {"light oak", {0xb9, 0x86, 0x54}},
-        {"reed green", {0x5f, 0x8a, 0x4a}},  {"moss", {0x3e, 0x66, 0x3a}},
-        {"lamp glass", {0xbf, 0xd9, 0xd6}},  {"iron", {0x4a, 0x4e, 0x55}},
-        {"rose", {0xc9, 0x5f, 0x6f}},        {"duckling yellow", {0xf0, 0xcf, 0x62}}};
-    return all;
-}
 
 Quilt startingQuilt() {
     Quilt quilt = quilt::emptyQuilt("Towpath");
@@ -216,6 +173,25 @@ Result<Quilt> prepared(Quilt quilt, BlockId id) {
     return flame.empty() ? Result<Quilt>(std::move(quilt)) : mend::madeUnit(quilt, id, flame);
 }
 
+/// Sky above grass, sewn from two strips. Source: arithmetic: 5 3/4 + 4 3/4 in less a seam of 1/2 in = 10 in.
+Result<Quilt> onSewnGround(const Quilt& quilt, BlockId id) {
+    auto ground = find(quilt.blocks, id)->ground;
+    const auto ten = Length::ofInches(10, 1);
+    ground.rows = true;
+    ground.strips = {{Length::ofInches(23, 4), {{fabricNamed(quilt, "mist"), ten}}},
+                     {Length::ofInches(19, 4), {{fabricNamed(quilt, "lichen"), ten}}}};
+    return edit::setGround(quilt, id, std::move(ground));
+}
+
+/// Somebody was called away while counting.
+Result<Quilt> halfCounted(const Quilt& quilt, BlockId id) {
+    std::vector<PieceId> pieces;
+    for (const auto& piece : find(quilt.blocks, id)->pieces)
+        pieces.push_back(piece.id);
+    pieces.resize(pieces.size() * 2 / 3);
+    return edit::setCounted(quilt, id, pieces, true);
+}
+
 Result<Quilt> withSample(const Quilt& quilt, const std::string& folder, const Sample& sample) {
     const std::int64_t evening = *store::readTime(std::string(sample.day) + "T19:00:00Z");
     const auto text = store::readFile(folder + "/" + sample.file);
@@ -228,13 +204,15 @@ Result<Quilt> withSample(const Quilt& quilt, const std::string& folder, const Sa
     out = edit::addDrawing(*out, id, *drawing, {}, evening);
     if (out) out = withGrain(std::move(*out), id);
     if (out) out = edit::setBackground(*out, id, fabricNamed(*out, sample.background));
+    if (out && sample.name == std::string("Windlass")) out = onSewnGround(*out, id);
     if (out) out = prepared(std::move(*out), id);
     if (!out || sample.upTo == Step::toTrace) return out;
     Job job;
     auto layout = plan::layOut(*out, *find(out->blocks, id), {0, 60, 1}, job);
     if (!layout) return tl::unexpected(layout.error());
     out = edit::setLayout(*out, id, std::move(*layout), evening + 600);
-    return out ? worked(std::move(*out), id, sample, evening + 600) : out;
+    if (out) out = worked(std::move(*out), id, sample, evening + 600);
+    return out && sample.name == std::string("Water can") ? halfCounted(*out, id) : out;
 }
 
 } // namespace

@@ -168,6 +168,28 @@ TEST(Stitch, ListsRunsWithThreadAndLength) {
     EXPECT_GT(plan["runs"][0]["length"].get<double>(), 0);
 }
 
+/// Everything that Lay shows is there to be read too.
+TEST(Order, TellsHowTheBlockIsLaidAndCounted) {
+    const auto order = say({"order", sample(), "--block", "Heron"}).json();
+    EXPECT_NEAR(order["background"]["width"].get<double>(), 254, 1e-6) << "10 in for a block of 9";
+    EXPECT_GE(order["laying"].size(), order["pieces"].size());
+    bool guided = false;
+    for (const auto& step : order["laying"]) {
+        EXPECT_LE(step["measures"].size(), 3U);
+        for (const auto& measure : step["measures"]) {
+            EXPECT_GE(measure["away"].get<double>(), 0);
+            EXPECT_LE(measure["away"].get<double>(), 127) << "from the nearer edge";
+        }
+        guided |= step["forAMoment"].get<bool>();
+        EXPECT_TRUE(step["words"].get<std::string>().starts_with("Lay "));
+    }
+    EXPECT_TRUE(guided);
+    std::size_t counted = 0;
+    for (const auto& heap : order["count"])
+        counted += heap["pieces"].size();
+    EXPECT_EQ(counted, order["pieces"].size()) << "each in one heap";
+}
+
 TEST(Export, WritesEverySheet) {
     const TempDir dir;
     const auto out = [&](const char* what, const char* as, const std::string& file) {

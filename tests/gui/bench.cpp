@@ -105,6 +105,19 @@ void WindowTest::openSample() {
     window().openSample();
 }
 
+void WindowTest::choose(const char* name, std::optional<app::View> view) {
+    for (const auto& candidate : session().quilt().blocks)
+        if (candidate.name == name) session().chooseBlock(candidate.id);
+    if (view) session().goTo(*view);
+    QTest::qWait(1);
+}
+
+PieceId WindowTest::named(const std::string& name) {
+    for (const auto& piece : block().pieces)
+        if (piece.name == name) return piece.id;
+    return {};
+}
+
 void WindowTest::click(const char* button) {
     QTest::mouseClick(&find<QWidget>(button), Qt::LeftButton);
 }

@@ -104,6 +104,10 @@ protected:
         if (!found) throw std::runtime_error(std::string("no such control: ") + name);
         return *found;
     }
+    /// The block of that name; then the view, if one is named.
+    void choose(const char* block, std::optional<app::View> view = {});
+    /// The piece of that name; none when there is no such.
+    [[nodiscard]] PieceId named(const std::string& piece);
     void click(const char* button);
     /// On the stair, with the mouse.
     void climb(app::View view);

@@ -23,10 +23,6 @@ protected:
         openSample();
         window().mat().setFocus();
     }
-    void choose(const char* blockName) {
-        for (const auto& candidate : session().quilt().blocks)
-            if (candidate.name == blockName) session().chooseBlock(candidate.id);
-    }
 };
 
 TEST_F(Keys, DigitsGoToTheTreads) {

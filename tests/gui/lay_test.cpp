@@ -22,17 +22,6 @@ class Lay : public WindowTest {
 protected:
     Lay() { openSample(); }
 
-    void choose(const char* name) {
-        for (const auto& block : session().quilt().blocks)
-            if (block.name == name) session().chooseBlock(block.id);
-        session().goTo(View::lay);
-        QTest::qWait(1);
-    }
-    PieceId named(const std::string& name) {
-        for (const auto& piece : block().pieces)
-            if (piece.name == name) return piece.id;
-        return {};
-    }
     const quilt::Piece& piece(const std::string& name) { return *quilt::find(block().pieces, named(name)); }
     shape::Box boxOf(const std::string& name) { return boundsOf(quilt::placed(piece(name))); }
     /// Where its number stands.
@@ -60,7 +49,7 @@ protected:
 // --- several pieces
 
 TEST_F(Lay, CtrlAddsAPieceAndTakesItAway) {
-    choose("Water can");
+    choose("Water can", View::lay);
     clickOn("spout");
     clickOn("body", Qt::ControlModifier);
     EXPECT_EQ(session().chosen().size(), 2U);
@@ -71,7 +60,7 @@ TEST_F(Lay, CtrlAddsAPieceAndTakesItAway) {
 }
 
 TEST_F(Lay, ThoseChosenMoveTogetherAndAreOneStep) {
-    choose("Water can");
+    choose("Water can", View::lay);
     clickOn("spout");
     clickOn("body", Qt::ControlModifier);
     const auto spout = boxOf("spout"), body = boxOf("body");
@@ -86,7 +75,7 @@ TEST_F(Lay, ThoseChosenMoveTogetherAndAreOneStep) {
 }
 
 TEST_F(Lay, AFrameChoosesWhatLiesInIt) {
-    choose("Water can");
+    choose("Water can", View::lay);
     const auto wide = block().width.mm(), high = block().height.mm();
     drag(onMat({1, 1}), onMat({wide - 1, high - 1}));
     EXPECT_EQ(session().chosen().size(), block().pieces.size());
@@ -97,7 +86,7 @@ TEST_F(Lay, AFrameChoosesWhatLiesInIt) {
 }
 
 TEST_F(Lay, AFrameMeansTheSameFromTheOtherSide) {
-    choose("Water can");
+    choose("Water can", View::lay);
     key(Qt::Key_R);
     const auto spout = boxOf("spout").centre();
     const double mirrored = block().width.mm() - spout.x; // the mat shows it there
@@ -109,7 +98,7 @@ TEST_F(Lay, AFrameMeansTheSameFromTheOtherSide) {
 }
 
 TEST_F(Lay, TheRailChoosesSeveralToo) {
-    choose("Heron");
+    choose("Heron", View::lay);
     auto& rail = find<QListWidget>("rail");
     const auto at = [&](int row) { return rail.visualItemRect(rail.item(row)).center(); };
     QTest::mouseClick(rail.viewport(), Qt::LeftButton, {}, at(0));
@@ -120,7 +109,7 @@ TEST_F(Lay, TheRailChoosesSeveralToo) {
 }
 
 TEST_F(Lay, TheyAreLinedUpWithTheLastAndSpaced) {
-    choose("Duck family");
+    choose("Duck family", View::lay);
     clickOn("duckling 1 head");
     clickOn("duckling 2 head", Qt::ControlModifier);
     clickOn("duckling 3 head", Qt::ControlModifier);
@@ -139,14 +128,14 @@ TEST_F(Lay, TheyAreLinedUpWithTheLastAndSpaced) {
 }
 
 TEST_F(Lay, WithTooFewChosenItSaysHow) {
-    choose("Heron");
+    choose("Heron", View::lay);
     session().choosePiece(named("eye"));
     act("place.lefts");
     EXPECT_TRUE(said().contains("hold Ctrl")) << said().toStdString();
 }
 
 TEST_F(Lay, TheyTurnAsOne) {
-    choose("Water can");
+    choose("Water can", View::lay);
     act("edit.all");
     EXPECT_EQ(session().chosen().size(), block().pieces.size());
     const auto apart = [&] { return shape::distance(boxOf("spout").centre(), boxOf("body").centre()); };
@@ -157,7 +146,7 @@ TEST_F(Lay, TheyTurnAsOne) {
 }
 
 TEST_F(Lay, ChosenPiecesBecomeAUnit) {
-    choose("Kingfisher");
+    choose("Kingfisher", View::lay);
     session().choosePieces({named("leaf 1"), named("leaf 2")}, named("leaf 2"));
     act("stack.unit");
     EXPECT_NE(piece("leaf 1").unit, 0) << said().toStdString();
@@ -168,7 +157,7 @@ TEST_F(Lay, ChosenPiecesBecomeAUnit) {
 }
 
 TEST_F(Lay, TheLastChosenGoesOverTheOther) {
-    choose("Heron");
+    choose("Heron", View::lay);
     session().choosePieces({named("body"), named("neck")}, named("body"));
     ASSERT_LT(plan::numberOf(block(), named("body")), plan::numberOf(block(), named("neck")));
     act("stack.over");
@@ -179,7 +168,7 @@ TEST_F(Lay, TheLastChosenGoesOverTheOther) {
 // --- step by step
 
 TEST_F(Lay, StepByStepBeginsWhereItIsAndGoesOn) {
-    choose("Heron");
+    choose("Heron", View::lay);
     awaitLying();
     click("lay.steps");
     ASSERT_TRUE(find<QLabel>("lay.says").isVisible());
@@ -204,7 +193,7 @@ TEST_F(Lay, StepByStepBeginsWhereItIsAndGoesOn) {
 
 /// What comes now is drawn in full, what lies there too, the rest as a dotted line.
 TEST_F(Lay, TheMatShowsWhatLiesThereAlready) {
-    choose("Heron");
+    choose("Heron", View::lay);
     awaitLying();
     click("lay.steps");
     session().choosePiece(named("reed 2"));
@@ -223,7 +212,7 @@ TEST_F(Lay, TheMatShowsWhatLiesThereAlready) {
 }
 
 TEST_F(Lay, AGuideLiesThereForAMoment) {
-    choose("Heron");
+    choose("Heron", View::lay);
     awaitLying();
     click("lay.steps");
     const auto dry = plan::dryLay(session().derived().lying()->steps);
@@ -245,7 +234,7 @@ TEST_F(Lay, AGuideLiesThereForAMoment) {
 class CountingHand : public Lay {
 protected:
     CountingHand() {
-        choose("Heron");
+        choose("Heron", View::lay);
         EXPECT_SOON(!window().checker().isBusy() && session().derived().judgement(), 5000);
         click("lay.count");
     }
@@ -297,7 +286,7 @@ TEST_F(CountingHand, WhatIsMissingIsCutAgain) {
 // --- remedies aside
 
 TEST_F(Lay, AMendingOfAQuiltThatHasChangedIsGivenUp) {
-    choose("Narrowboat");
+    choose("Narrowboat", View::lay);
     find<QAction>("stack.tuck").trigger();
     ASSERT_TRUE(window().mending().isBusy());
     session().apply(edit::renamePiece(session().quilt(), session().blockId(), named("roof"), "top"),
@@ -309,7 +298,7 @@ TEST_F(Lay, AMendingOfAQuiltThatHasChangedIsGivenUp) {
 }
 
 TEST_F(Lay, AMendingIsStopped) {
-    choose("Narrowboat");
+    choose("Narrowboat", View::lay);
     const auto before = session().quilt();
     find<QAction>("stack.tuck").trigger();
     window().mending().errand().stop();

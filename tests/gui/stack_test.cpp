@@ -19,17 +19,6 @@ class StackHand : public WindowTest {
 protected:
     StackHand() { openSample(); }
 
-    void choose(const char* name) {
-        for (const auto& block : session().quilt().blocks)
-            if (block.name == name) session().chooseBlock(block.id);
-        session().goTo(View::lay);
-        QTest::qWait(1);
-    }
-    PieceId named(const std::string& name) {
-        for (const auto& piece : block().pieces)
-            if (piece.name == name) return piece.id;
-        return {};
-    }
     int number(const std::string& name) { return plan::numberOf(block(), named(name)); }
     app::SectionStrip& strip() { return *window().findChild<app::SectionStrip*>("section"); }
     QString says() { return window().findChild<QLabel*>("says")->text(); }
@@ -53,7 +42,7 @@ protected:
 };
 
 TEST_F(StackHand, ATreadDraggedUpLiesOnTop) {
-    choose("Heron");
+    choose("Heron", View::lay);
     ASSERT_TRUE(strip().isVisible());
     ASSERT_LT(number("body"), number("neck"));
     dragTread("body", "neck");
@@ -64,14 +53,14 @@ TEST_F(StackHand, ATreadDraggedUpLiesOnTop) {
 }
 
 TEST_F(StackHand, ATreadDraggedDownGoesUnder) {
-    choose("Heron");
+    choose("Heron", View::lay);
     dragTread("neck", "body");
     EXPECT_LT(number("neck"), number("body"));
     EXPECT_EQ(session().piece()->id, named("neck")) << "what is dragged is chosen";
 }
 
 TEST_F(StackHand, ATreadStaysWhereAnotherPieceMinds) {
-    choose("Heron");
+    choose("Heron", View::lay);
     const auto before = session().quilt();
     dragTread("wing", "body"); // the wing lies on the neck, and that on the body
     EXPECT_TRUE(session().quilt() == before);
@@ -79,7 +68,7 @@ TEST_F(StackHand, ATreadStaysWhereAnotherPieceMinds) {
 }
 
 TEST_F(StackHand, ADropOnNothingChangesNothing) {
-    choose("Heron");
+    choose("Heron", View::lay);
     const auto before = session().quilt();
     const auto from = strip().treadsOf(named("wing")).front().center().toPoint();
     QTest::mousePress(&strip(), Qt::LeftButton, {}, from);
@@ -89,7 +78,7 @@ TEST_F(StackHand, ADropOnNothingChangesNothing) {
 }
 
 TEST_F(StackHand, TheSectionFollowsItsEnds) {
-    choose("Heron");
+    choose("Heron", View::lay);
     ASSERT_FALSE(strip().treadsOf(named("body")).empty());
     for (const auto tag : {app::sectionEndA, app::sectionEndB})
         emit window().mat().dragged(tag, 0, 90, false);
@@ -99,13 +88,13 @@ TEST_F(StackHand, TheSectionFollowsItsEnds) {
 }
 
 TEST_F(StackHand, TheStripBelongsToLay) {
-    choose("Heron");
+    choose("Heron", View::lay);
     session().goTo(View::cut);
     EXPECT_FALSE(strip().isVisible());
 }
 
 TEST_F(StackHand, TheNextPieceIsPlacedInNumbers) {
-    choose("Heron");
+    choose("Heron", View::lay);
     QStringList texts;
     for (const auto* label : window().findChildren<QLabel*>())
         texts << label->text();
@@ -114,7 +103,7 @@ TEST_F(StackHand, TheNextPieceIsPlacedInNumbers) {
 }
 
 TEST_F(StackHand, AFindingIsShownAndPutRight) {
-    choose("Narrowboat");
+    choose("Narrowboat", View::lay);
     EXPECT_SOON(!window().checker().isBusy(), 5000);
     QAbstractButton* tuck = nullptr;
     for (auto* button : window().findChildren<QAbstractButton*>("check.fix"))
@@ -131,7 +120,7 @@ TEST_F(StackHand, AFindingIsShownAndPutRight) {
 }
 
 TEST_F(StackHand, ShowPointsAtThePlace) {
-    choose("Narrowboat");
+    choose("Narrowboat", View::lay);
     EXPECT_SOON(!window().checker().isBusy(), 5000);
     for (const auto& finding : window().checker().findings())
         if (finding.kind == check::Kind::shinesThrough)
@@ -143,7 +132,7 @@ TEST_F(StackHand, ShowPointsAtThePlace) {
 }
 
 TEST_F(StackHand, ALiningIsMadeFromTheMenu) {
-    choose("Narrowboat");
+    choose("Narrowboat", View::lay);
     const auto count = block().pieces.size();
     session().choosePiece(named("name panel"));
     act("stack.line");
@@ -154,7 +143,7 @@ TEST_F(StackHand, ALiningIsMadeFromTheMenu) {
 }
 
 TEST_F(StackHand, WithoutAPieceTheMenuSaysWhatToDo) {
-    choose("Heron");
+    choose("Heron", View::lay);
     session().choosePiece({});
     act("stack.line");
     EXPECT_TRUE(says().contains("Choose a piece first"));
@@ -170,14 +159,14 @@ TEST_F(StackHand, AnEmptyQuiltSaysWhyNothingHappens) {
 }
 
 TEST_F(StackHand, TuckingSaysWhatMustBeTracedAgain) {
-    choose("Narrowboat"); // its pieces are on their web already
+    choose("Narrowboat", View::lay); // its pieces are on their web already
     act("stack.tuck");
     EXPECT_TRUE(says().contains("To be traced again: ")) << says().toStdString();
     EXPECT_TRUE(says().contains(QString::number(number("cabin")))) << says().toStdString();
 }
 
 TEST_F(StackHand, ALockedPieceStays) {
-    choose("Heron");
+    choose("Heron", View::lay);
     session().choosePiece(named("crest"));
     act("place.lock");
     const auto before = session().quilt();
@@ -190,7 +179,7 @@ TEST_F(StackHand, ALockedPieceStays) {
 }
 
 TEST_F(StackHand, AUnitSharesANumberInTheRail) {
-    choose("Kingfisher");
+    choose("Kingfisher", View::lay);
     session().choosePiece(named("eye"));
     act("stack.unit");
     EXPECT_NE(quilt::find(block().pieces, named("eye"))->unit, 0);
@@ -200,7 +189,7 @@ TEST_F(StackHand, AUnitSharesANumberInTheRail) {
 }
 
 TEST_F(StackHand, ADraggedPieceSnapsToTheCreaseWhenItIsLetGo) {
-    choose("Water can");
+    choose("Water can", View::lay);
     const auto id = named("body");
     session().choosePiece(id);
     const double middle = block().width.mm() / 2;
@@ -216,7 +205,7 @@ TEST_F(StackHand, ADraggedPieceSnapsToTheCreaseWhenItIsLetGo) {
 }
 
 TEST_F(StackHand, TheDesignIsCentred) {
-    choose("Water can");
+    choose("Water can", View::lay);
     act("place.centre");
     const auto gaps = plan::gapsOf(block(), plan::planBlock(block()));
     EXPECT_NEAR(gaps->left, gaps->right, 0.01);
@@ -227,7 +216,7 @@ TEST_F(StackHand, TheDesignIsCentred) {
 }
 
 TEST_F(StackHand, ADesignThatRunsOffIsNotPulledApart) {
-    choose("Heron");
+    choose("Heron", View::lay);
     const auto before = session().quilt();
     act("place.centre");
     EXPECT_TRUE(session().quilt() == before);
@@ -235,7 +224,7 @@ TEST_F(StackHand, ADesignThatRunsOffIsNotPulledApart) {
 }
 
 TEST_F(StackHand, NumberingAnewIsOneStepToUndo) {
-    choose("Duck family");
+    choose("Duck family", View::lay);
     const auto before = session().quilt();
     act("stack.number");
     EXPECT_FALSE(session().quilt() == before);

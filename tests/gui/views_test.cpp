@@ -16,10 +16,6 @@ using app::View;
 class Views : public WindowTest {
 protected:
     Views() { openSample(); }
-    void choose(const char* name) {
-        for (const auto& candidate : session().quilt().blocks)
-            if (candidate.name == name) session().chooseBlock(candidate.id);
-    }
     [[nodiscard]] const app::Scene& scene() { return window().mat().scene(); }
     [[nodiscard]] app::Rows rows() { return app::partsFor(session()).rows; }
 };
