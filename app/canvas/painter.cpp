@@ -78,6 +78,27 @@ FlagShape flagShape(const sheet::Flag& flag, QPointF at, double scale) {
     return out;
 }
 
+/// Those to be seen: where hundreds lie on each other the later ones stand, and more come out as one zooms
+/// in.
+std::vector<const sheet::Flag*> shownFlags(const sheet::Layer& layer, const QTransform& map) {
+    constexpr double most = 0.55; // of a flag may be covered
+    std::vector<std::pair<const sheet::Flag*, QRectF>> shown;
+    for (auto item = layer.items.rbegin(); item != layer.items.rend(); ++item) {
+        const auto* flag = std::get_if<sheet::Flag>(&*item);
+        if (!flag) continue;
+        const auto box = flagShape(*flag, map.map(qt(flag->at)), scaleOf(map)).outline.boundingRect();
+        double covered = 0;
+        for (const auto& [other, rect] : shown)
+            if (const auto both = rect.intersected(box); both.isValid())
+                covered += both.width() * both.height();
+        if (covered <= most * box.width() * box.height()) shown.emplace_back(flag, box);
+    }
+    std::vector<const sheet::Flag*> out;
+    for (auto flag = shown.rbegin(); flag != shown.rend(); ++flag)
+        out.push_back(flag->first);
+    return out;
+}
+
 /// Painted once for each number, cloth and size: setting hundreds of numbers at every step of a drag takes
 /// longer than all the shapes.
 QPixmap flagPicture(const sheet::Flag& flag, double scale, const QPainter& painter, QPointF* corner) {
@@ -141,9 +162,7 @@ void paintLayer(QPainter& painter, const sheet::Layer& layer, const QTransform& 
 
 void paintFlags(QPainter& painter, const sheet::Layer& layer, const QTransform& page) {
     const QTransform map = toQt(layer.place) * page;
-    for (const auto& item : layer.items) {
-        const auto* flag = std::get_if<sheet::Flag>(&item);
-        if (!flag) continue;
+    for (const auto* flag : shownFlags(layer, map)) {
         QPointF corner;
         const auto picture = flagPicture(*flag, scaleOf(map), painter, &corner);
         painter.drawPixmap((map.map(qt(flag->at)) + corner).toPoint(), picture); // on whole pixels: crisp
@@ -153,11 +172,11 @@ void paintFlags(QPainter& painter, const sheet::Layer& layer, const QTransform& 
 std::uint32_t tagAt(const std::vector<sheet::Layer>& layers, const QTransform& page, QPointF pixel) {
     for (auto layer = layers.rbegin(); layer != layers.rend(); ++layer) {
         const QTransform map = toQt(layer->place) * page;
-        for (auto item = layer->items.rbegin(); item != layer->items.rend(); ++item)
-            if (const auto* flag = std::get_if<sheet::Flag>(&*item); flag && flag->tag)
-                if (flagShape(*flag, map.map(qt(flag->at)), scaleOf(map))
-                        .outline.containsPoint(pixel, Qt::OddEvenFill))
-                    return flag->tag;
+        const auto flags = shownFlags(*layer, map);
+        for (auto flag = flags.rbegin(); flag != flags.rend(); ++flag)
+            if ((*flag)->tag && flagShape(**flag, map.map(qt((*flag)->at)), scaleOf(map))
+                                    .outline.containsPoint(pixel, Qt::OddEvenFill))
+                return (*flag)->tag;
     }
     for (auto layer = layers.rbegin(); layer != layers.rend(); ++layer) {
         const QTransform map = toQt(layer->place) * page;

@@ -59,12 +59,13 @@ private:
 
     static void paintWords(QPainter& painter, const QRectF& r, const QModelIndex& index) {
         QFont font = painter.font();
-        font.setPixelSize(15);
+        const auto label = index.data(numberRole).toString();
+        font.setPixelSize(label.size() > 3 ? 11 : 15);
         font.setBold(true);
         painter.setFont(font);
         painter.setPen(look::q(look::ink));
-        painter.drawText(QRectF(r.left() + 6, r.top(), 28, r.height()), Qt::AlignCenter,
-                         index.data(numberRole).toString());
+        painter.drawText(QRectF(r.left() + 6, r.top(), 28, r.height()), Qt::AlignCenter, label);
+        font.setPixelSize(15);
         const QRectF words(r.left() + 86, r.top() + 3, r.width() - 92, 20);
         font.setBold(false);
         painter.setFont(font);

@@ -3,6 +3,8 @@
 #include "core/edit/stacking.hpp"
 
 #include <algorithm>
+#include <map>
+#include <set>
 
 namespace up::edit {
 
@@ -159,56 +161,49 @@ Edited setCounted(const Quilt& quilt, BlockId id, const std::vector<PieceId>& pi
 
 namespace {
 
-/// A lining goes with its piece, and must not go twice.
-std::vector<PieceId> withoutFollowers(const Block& block, const std::vector<PieceId>& pieces) {
-    std::vector<PieceId> out;
-    for (const PieceId id : pieces) {
-        const auto* piece = find(block.pieces, id);
-        const bool follows = piece && piece->liningOf &&
-                             std::find(pieces.begin(), pieces.end(), piece->liningOf) != pieces.end();
-        if (!follows) out.push_back(id);
+/// `change(piece)` for the pieces and for their linings, each once; none of them may be fused or locked.
+template<class Change>
+Edited changePlaces(const Quilt& quilt, BlockId id, const std::vector<PieceId>& pieces, Change change) {
+    for (const PieceId piece : pieces) {
+        const auto known = changeable(quilt, id, piece);
+        if (!known) return tl::unexpected(known.error());
+        if ((*known)->locked) return failure(Code::locked, {(*known)->name});
     }
-    return out;
+    return changeBlock(quilt, id, [&](Quilt&, Block& block) {
+        const std::set<PieceId> named(pieces.begin(), pieces.end());
+        for (auto& piece : block.pieces) {
+            const bool follows = piece.liningOf && named.contains(piece.liningOf);
+            if (follows || named.contains(piece.id)) change(piece, follows ? piece.liningOf : piece.id);
+        }
+    });
 }
 
 } // namespace
 
 Edited movePieces(const Quilt& quilt, BlockId id, const Moves& moves) {
-    const auto* block = find(quilt.blocks, id);
-    if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});
     std::vector<PieceId> pieces;
-    for (const auto& [piece, by] : moves)
-        pieces.push_back(piece);
-    const auto movers = withoutFollowers(*block, pieces);
-    Edited out = quilt;
-    for (const auto& [piece, by] : moves) {
-        if (std::find(movers.begin(), movers.end(), piece) == movers.end()) continue;
-        out = movePiece(*out, id, piece, Length::ofMm(by.x), Length::ofMm(by.y));
-        if (!out) return out;
-    }
-    return out;
+    std::map<PieceId, shape::Point> by;
+    for (const auto& [piece, way] : moves)
+        pieces.push_back(piece), by[piece] = way;
+    return changePlaces(quilt, id, pieces, [&](Piece& piece, PieceId with) {
+        piece.place.right = piece.place.right + Length::ofMm(by[with].x);
+        piece.place.down = piece.place.down + Length::ofMm(by[with].y);
+    });
 }
 
 Edited turnPieces(const Quilt& quilt, BlockId id, const std::vector<PieceId>& pieces, measure::Angle by) {
     const auto* block = find(quilt.blocks, id);
     if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});
-    const auto turned = withoutFollowers(*block, pieces);
     shape::Box box;
-    for (const PieceId piece : turned)
+    for (const PieceId piece : pieces)
         if (const auto* known = find(block->pieces, piece)) box.take(boundsOf(placed(*known)));
     const auto about = shape::Transform::turnAbout(box.centre(), by);
-    Edited out = quilt;
-    for (const PieceId piece : turned) {
-        const auto* known = find(block->pieces, piece);
-        if (!known) return failure(Code::noSuchPiece, {std::to_string(piece.value)});
-        const auto middle = middleOf(*known), wanted = about(middle);
-        out = turnPiece(*out, id, piece, by).and_then([&](const Quilt& next) {
-            return movePiece(next, id, piece, Length::ofMm(wanted.x - middle.x),
-                             Length::ofMm(wanted.y - middle.y));
-        });
-        if (!out) return out;
-    }
-    return out;
+    return changePlaces(quilt, id, pieces, [&](Piece& piece, PieceId) {
+        const auto way = about(middleOf(piece)) - middleOf(piece);
+        piece.place.turn = (piece.place.turn + by).normal();
+        piece.place.right = piece.place.right + Length::ofMm(way.x);
+        piece.place.down = piece.place.down + Length::ofMm(way.y);
+    });
 }
 
 } // namespace up::edit
