@@ -268,6 +268,8 @@ std::string fixWords(check::Fix fix) {
     case check::Fix::windows: return "Cut windows";
     case check::Fix::carryOn: return "Let it run off";
     case check::Fix::noUnit: return "Let the unit go";
+    case check::Fix::leaveOut: return "Leave it out";
+    case check::Fix::bringUp: return "Bring it up";
     }
     return "";
 }

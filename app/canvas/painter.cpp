@@ -5,6 +5,7 @@
 
 #include <QPainter>
 #include <QPixmapCache>
+#include <algorithm>
 #include <cmath>
 
 namespace up::app {
@@ -78,24 +79,45 @@ FlagShape flagShape(const sheet::Flag& flag, QPointF at, double scale) {
     return out;
 }
 
-/// Those to be seen: where hundreds lie on each other the later ones stand, and more come out as one zooms
-/// in.
-std::vector<const sheet::Flag*> shownFlags(const sheet::Layer& layer, const QTransform& map) {
-    constexpr double most = 0.55; // of a flag may be covered
-    std::vector<std::pair<const sheet::Flag*, QRectF>> shown;
-    for (auto item = layer.items.rbegin(); item != layer.items.rend(); ++item) {
-        const auto* flag = std::get_if<sheet::Flag>(&*item);
-        if (!flag) continue;
+/// A flag and how far it stands from its place, in pixels.
+struct Standing {
+    const sheet::Flag* flag;
+    QPointF aside;
+    QRectF box;
+};
+
+double coveredOf(const QRectF& box, const std::vector<Standing>& others) {
+    double covered = 0;
+    for (const auto& other : others)
+        if (const auto both = other.box.intersected(box); both.isValid())
+            covered += both.width() * both.height();
+    return covered / std::max(1.0, box.width() * box.height());
+}
+
+/// Flags that cover each other step aside, those of the larger pieces first; where hundreds lie on each other
+/// some give way, and come out again as one zooms in.
+std::vector<Standing> standingFlags(const sheet::Layer& layer, const QTransform& map) {
+    constexpr double little = 0.12, most = 0.55; // of a flag may be covered
+    constexpr std::size_t crowd = 150;           // so many have no room to step aside
+    std::vector<const sheet::Flag*> flags;
+    for (const auto& item : layer.items)
+        if (const auto* flag = std::get_if<sheet::Flag>(&item)) flags.push_back(flag);
+    std::stable_sort(flags.begin(), flags.end(),
+                     [](const auto* one, const auto* other) { return one->height < other->height; });
+    std::vector<Standing> out;
+    for (const auto* flag : flags) {
         const auto box = flagShape(*flag, map.map(qt(flag->at)), scaleOf(map)).outline.boundingRect();
-        double covered = 0;
-        for (const auto& [other, rect] : shown)
-            if (const auto both = rect.intersected(box); both.isValid())
-                covered += both.width() * both.height();
-        if (covered <= most * box.width() * box.height()) shown.emplace_back(flag, box);
+        Standing best{flag, {}, box};
+        double least = coveredOf(box, out);
+        for (int way = 0; least > little && flags.size() < crowd && way < 16; ++way) {
+            const double angle = way * M_PI / 4, far = way < 8 ? 1.05 : 1.7;
+            const QPointF aside(std::cos(angle) * far * box.width() * 0.8,
+                                std::sin(angle) * far * box.height());
+            const double covered = coveredOf(box.translated(aside), out);
+            if (covered < least - 0.05) least = covered, best = {flag, aside, box.translated(aside)};
+        }
+        if (least <= most) out.push_back(best);
     }
-    std::vector<const sheet::Flag*> out;
-    for (auto flag = shown.rbegin(); flag != shown.rend(); ++flag)
-        out.push_back(flag->first);
     return out;
 }
 
@@ -162,21 +184,31 @@ void paintLayer(QPainter& painter, const sheet::Layer& layer, const QTransform& 
 
 void paintFlags(QPainter& painter, const sheet::Layer& layer, const QTransform& page) {
     const QTransform map = toQt(layer.place) * page;
-    for (const auto* flag : shownFlags(layer, map)) {
+    const auto flags = standingFlags(layer, map);
+    for (const auto& [flag, aside, box] : flags) {
+        if (aside.isNull()) continue;
+        const QPointF at = map.map(qt(flag->at));
+        for (const auto& [colour, width] : {std::pair{look::panel, 3.0}, std::pair{look::ink, 1.2}}) {
+            painter.setPen(QPen(look::q(colour), width));
+            painter.drawLine(at, at + aside);
+        }
+    }
+    for (const auto& [flag, aside, box] : flags) {
         QPointF corner;
         const auto picture = flagPicture(*flag, scaleOf(map), painter, &corner);
-        painter.drawPixmap((map.map(qt(flag->at)) + corner).toPoint(), picture); // on whole pixels: crisp
+        painter.drawPixmap((map.map(qt(flag->at)) + aside + corner).toPoint(),
+                           picture); // on whole pixels: crisp
     }
 }
 
 std::uint32_t tagAt(const std::vector<sheet::Layer>& layers, const QTransform& page, QPointF pixel) {
     for (auto layer = layers.rbegin(); layer != layers.rend(); ++layer) {
         const QTransform map = toQt(layer->place) * page;
-        const auto flags = shownFlags(*layer, map);
-        for (auto flag = flags.rbegin(); flag != flags.rend(); ++flag)
-            if ((*flag)->tag && flagShape(**flag, map.map(qt((*flag)->at)), scaleOf(map))
-                                    .outline.containsPoint(pixel, Qt::OddEvenFill))
-                return (*flag)->tag;
+        const auto flags = standingFlags(*layer, map);
+        for (auto one = flags.rbegin(); one != flags.rend(); ++one)
+            if (one->flag->tag && flagShape(*one->flag, map.map(qt(one->flag->at)) + one->aside, scaleOf(map))
+                                      .outline.containsPoint(pixel, Qt::OddEvenFill))
+                return one->flag->tag;
     }
     for (auto layer = layers.rbegin(); layer != layers.rend(); ++layer) {
         const QTransform map = toQt(layer->place) * page;

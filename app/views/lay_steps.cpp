@@ -54,14 +54,15 @@ sheet::Layer nowLayer(const Look& look, std::size_t piece, bool forAMoment) {
     return layer;
 }
 
-/// Numbers only of what lies there.
-void keepFlags(Panel& panel, const Look& look, const std::vector<plan::LayStep>& dry, std::size_t step) {
-    const auto so = plan::before(dry, step, look.block.pieces.size());
+/// Numbers only of what the step speaks of: the piece, its guide, and what it is tucked under.
+void keepFlags(Panel& panel, const Look& look, const plan::LayStep& step) {
     std::erase_if(panel.layers.back().items, [&](const sheet::Item& item) {
         const auto* flag = std::get_if<sheet::Flag>(&item);
         if (!flag) return false;
-        const auto number = static_cast<std::size_t>(plan::numberOf(look.block, PieceId{flag->tag}));
-        return number == 0 || thereOf(look, dry, so, step, number - 1) == There::not_;
+        const auto is = [&](std::size_t i) { return look.block.pieces[i].id.value == flag->tag; };
+        const bool tucked = std::any_of(step.tucks.begin(), step.tucks.end(),
+                                        [&](const plan::TuckUnder& tuck) { return is(tuck.upper); });
+        return !is(step.piece) && !(step.guide && is(*step.guide)) && !tucked;
     });
 }
 
@@ -76,7 +77,7 @@ ViewParts layStepParts(const Look& look) {
         const auto step = std::min(look.layStep, dry.size() - 1);
         for (auto& layer : panel.layers)
             if (layer.name == "pieces") layer = piecesLayer(look, dry, step);
-        keepFlags(panel, look, dry, step);
+        keepFlags(panel, look, dry[step]);
         putOnGround(panel, look);
         panel.layers.insert(panel.layers.end() - 1, nowLayer(look, dry[step].piece, dry[step].forAMoment));
         addMeasures(panel, look, dry[step].piece);

@@ -107,6 +107,8 @@ void putOnGround(Panel& panel, const Look& look) {
     const auto& ground = look.derived.ground();
     panel.box = ground.box;
     panel.below = words::groundWords(ground, look.quilt.units);
+    if (ground.across.cut.size() > 1)
+        panel.below += ", strips " + words::seamWords(ground.across, look.quilt.units);
     for (const auto& strip : ground.along)
         if (strip.cut.size() > 1) panel.below += "; " + words::seamWords(strip, look.quilt.units);
     panel.layers.insert(panel.layers.begin(), roomLayer(look));

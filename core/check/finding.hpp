@@ -62,7 +62,9 @@ enum class Fix : std::uint8_t {
     accept,     ///< it may be seen
     windows,    ///< windows are cut in the web
     carryOn,    ///< it runs off the block
-    noUnit      ///< the pieces are no unit any more
+    noUnit,     ///< the pieces are no unit any more
+    leaveOut,   ///< the piece is taken out of the block
+    bringUp     ///< it goes over all that lies on it
 };
 
 struct Finding {

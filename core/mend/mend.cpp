@@ -24,6 +24,19 @@ Edited movedInside(const Quilt& quilt, BlockId block, PieceId piece) {
     return edit::movePiece(quilt, block, piece, Length::ofMm(by->x), Length::ofMm(by->y));
 }
 
+/// Over whatever lies on it, as far as nothing else minds.
+Edited broughtUp(const Quilt& quilt, BlockId id, PieceId piece) {
+    const auto place = placeOf(quilt, id, piece);
+    if (!place) return tl::unexpected(place.error());
+    Edited out = quilt;
+    for (const auto& o : place->plan.stack.overlaps)
+        if (o.lower == place->index)
+            out = out.and_then([&](const Quilt& next) {
+                return restackedOver(next, id, piece, place->block.pieces[o.upper].id);
+            });
+    return out;
+}
+
 Edited dissolved(const Quilt& quilt, BlockId id, PieceId member) {
     const auto* block = find(quilt.blocks, id);
     const auto* first = block ? find(block->pieces, member) : nullptr;
@@ -60,6 +73,8 @@ Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
     case Fix::windows: return edit::setSchool(quilt, block, quilt::School::windowed);
     case Fix::carryOn: return runOff(quilt, block, piece);
     case Fix::noUnit: return dissolved(quilt, block, piece);
+    case Fix::leaveOut: return edit::removePiece(quilt, block, piece);
+    case Fix::bringUp: return broughtUp(quilt, block, piece);
     }
     return quilt;
 }

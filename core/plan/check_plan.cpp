@@ -63,18 +63,21 @@ private:
         const double most = *std::max_element(over.begin(), over.end());
         const auto& piece = m_block.pieces[i];
         if (!piece.runsOff && most > tolerated) {
-            const auto fix = moveInside(m_block, m_plan.regions[i]) ? Fix::moveInside : Fix::markRunsOff;
-            add(Kind::outsideFinished, Severity::doubtful, i, {say(most)}, box.centre(), {fix});
+            std::vector<Fix> fixes{Fix::markRunsOff};
+            if (moveInside(m_block, m_plan.regions[i])) fixes.insert(fixes.begin(), Fix::moveInside);
+            add(Kind::outsideFinished, Severity::doubtful, i, {say(most)}, box.centre(), fixes);
         }
         if (!piece.runsOff) return;
         for (const double by : over)
             if (by > tolerated && by < seam - tolerated)
-                return add(Kind::runsOffTooShort, Severity::doubtful, i, {say(seam - by)}, box.centre());
+                return add(Kind::runsOffTooShort, Severity::doubtful, i, {say(seam - by)}, box.centre(),
+                           {Fix::carryOn});
     }
 
     void checkVisible(std::size_t i) {
         if (!m_block.pieces[i].liningOf && m_plan.visible[i].area() < stack::leastOverlap)
-            add(Kind::hiddenWholly, Severity::doubtful, i, {}, m_plan.regions[i].bounds().centre());
+            add(Kind::hiddenWholly, Severity::doubtful, i, {}, m_plan.regions[i].bounds().centre(),
+                {Fix::leaveOut, Fix::bringUp});
     }
 
     /// Within the finished block; what runs off lies in the seam.

@@ -35,7 +35,7 @@ TEST(CheckQuilt, FlagsWhatReachesIntoTheSeamAllowance) {
     const auto all = findings(quilt);
     const auto* finding = found(all, Kind::outsideFinished);
     ASSERT_TRUE(finding);
-    EXPECT_EQ(finding->fixes, std::vector{check::Fix::moveInside});
+    EXPECT_EQ(finding->fixes, (std::vector{check::Fix::moveInside, check::Fix::markRunsOff}));
     EXPECT_NE(words::sentence(*finding).find("1 top"), std::string::npos);
     quilt = must(edit::setRunsOff(quilt, quilt.blocks[0].id, quilt.blocks[0].pieces[0].id, true));
     EXPECT_FALSE(found(findings(quilt), Kind::outsideFinished)) << "on purpose";

@@ -347,6 +347,33 @@ TEST(Stiff, ManyLayersAreToldWithTheWebThatWindowsFree) {
     EXPECT_EQ(blockOf(after).school, quilt::School::windowed);
 }
 
+// --- hidden, and too short
+
+TEST(HiddenWholly, IsLeftOutOrBroughtUp) {
+    const auto quilt = quiltOf({{"lost", bar(40, 40, 60, 60), rust}, {"cover", bar(20, 20, 100, 100), navy}});
+    const auto hidden = found(quilt, Kind::hiddenWholly);
+    ASSERT_EQ(hidden.size(), 1U);
+    EXPECT_EQ(names(put(quilt, hidden[0], Fix::leaveOut)), (std::vector<std::string>{"cover"}));
+    const auto up = put(quilt, hidden[0], Fix::bringUp);
+    EXPECT_EQ(names(up), (std::vector<std::string>{"cover", "lost"}));
+    EXPECT_TRUE(found(up, Kind::hiddenWholly).empty());
+}
+
+/// Beyond the finished edge, but not through the seam allowance: carried on over the raw edge.
+TEST(RunsOffTooShort, IsCarriedOnOverTheRawEdge) {
+    auto quilt = quiltOf({{"bank", bar(-3, 150, 231, 200), rust}});
+    quilt.blocks[0].pieces[0].runsOff = true;
+    const auto tooShort = found(quilt, Kind::runsOffTooShort);
+    ASSERT_EQ(tooShort.size(), 1U);
+    const auto after = put(quilt, tooShort[0], Fix::carryOn);
+    const auto box = boundsOf(quilt::placed(blockOf(after).pieces[0]));
+    const double raw = (quilt::seamAllowance + beyondRaw).mm();
+    EXPECT_NEAR(box.left, -raw, 0.1);
+    EXPECT_NEAR(box.right, 228.6 + raw, 0.1);
+    EXPECT_NEAR(box.top, 150, 0.1) << "and nowhere else";
+    EXPECT_TRUE(found(after, Kind::runsOffTooShort).empty());
+}
+
 // --- as it was said
 
 TEST(TuckedUnder, GoesByWhatWasSaidOfEachTwo) {
