@@ -24,12 +24,6 @@
 namespace up::app {
 namespace {
 
-QIcon swatch(Colour colour) {
-    QPixmap out(22, 22);
-    out.fill(look::q(colour));
-    return out;
-}
-
 /// The block as light comes through, and where that is told of.
 struct Glance {
     shape::Box box;
@@ -44,8 +38,7 @@ Glance glanceAt(const quilt::Quilt& quilt, BlockId id) {
     Glance out{plan::cutBox(*block), {}, {}};
     sheet::Layer cloth{"cloth", {}, {}, out.box}, marks{"told", {}, {}, out.box};
     for (const auto& patch : plan::planGround(*block).patches) {
-        const auto* fabric = quilt::find(quilt.fabrics, patch.fabric);
-        cloth.items.push_back(sheet::box(patch.box, fabric ? fabric->colour : look::webPaper, {}));
+        cloth.items.push_back(sheet::box(patch.box, clothOf(quilt, patch.fabric), {}));
     }
     for (const auto& seen : plan::seenFrom(quilt, *block, plan))
         cloth.items.push_back(sheet::Shape{sheet::contoursOf(seen.where), seen.colour, {}});
@@ -74,7 +67,7 @@ FabricDialog::FabricDialog(FabricQuestion question, QWidget* parent)
     setWindowTitle("Fabrics");
     buildFields();
     for (const auto& fabric : m_quilt.fabrics)
-        m_list->addItem(new QListWidgetItem(swatch(fabric.colour), QString::fromStdString(fabric.name)));
+        m_list->addItem(new QListWidgetItem(swatchOf(fabric.colour), QString::fromStdString(fabric.name)));
     connect(m_list, &QListWidget::currentRowChanged, this, &FabricDialog::choose);
     connect(m_name, &QLineEdit::textEdited, this, &FabricDialog::change);
     connect(m_light, &QSlider::valueChanged, this, &FabricDialog::change);
@@ -126,7 +119,7 @@ void FabricDialog::choose(int) {
     if (!chosen) return;
     const QSignalBlocker quiet(m_light);
     m_name->setText(QString::fromStdString(chosen->name));
-    m_colour->setIcon(swatch(chosen->colour));
+    m_colour->setIcon(swatchOf(chosen->colour));
     const int light = static_cast<int>(std::lround((1 - chosen->opacity) * 100));
     m_light->setRange(0, std::max(60, light));
     m_light->setValue(light);
@@ -140,8 +133,8 @@ void FabricDialog::pickColour() {
     if (!colour.isValid()) return;
     const auto channel = [](int value) { return static_cast<std::uint8_t>(value); };
     chosen->colour = {channel(colour.red()), channel(colour.green()), channel(colour.blue())};
-    m_colour->setIcon(swatch(chosen->colour));
-    m_list->currentItem()->setIcon(swatch(chosen->colour));
+    m_colour->setIcon(swatchOf(chosen->colour));
+    m_list->currentItem()->setIcon(swatchOf(chosen->colour));
     look();
 }
 

@@ -29,17 +29,6 @@ namespace {
 
 enum Column { stripColumn, stripCut, patchFabric, patchCut };
 
-QIcon swatch(Colour colour) {
-    QPixmap out(16, 16);
-    out.fill(look::q(colour));
-    return out;
-}
-
-Colour clothOf(const quilt::Quilt& quilt, FabricId id) {
-    const auto* fabric = quilt::find(quilt.fabrics, id);
-    return fabric ? fabric->colour : look::webPaper;
-}
-
 /// The background as it is sewn, with the line it is trimmed on and the block on it, faintly.
 std::vector<sheet::Layer> layersOf(const quilt::Quilt& quilt, const quilt::Block& block,
                                    const plan::GroundPlan& plan) {
@@ -117,7 +106,7 @@ void GroundDialog::buildFields(QVBoxLayout& column) {
     auto* form = new QFormLayout;
     column.addLayout(form);
     for (const auto& fabric : m_quilt.fabrics)
-        m_fabric->addItem(swatch(fabric.colour), QString::fromStdString(fabric.name), fabric.id.value);
+        m_fabric->addItem(swatchOf(fabric.colour), QString::fromStdString(fabric.name), fabric.id.value);
     m_fabric->setCurrentIndex(m_fabric->findData(m_block.background.value));
     m_fabric->setPlaceholderText("Fabric…");
     const auto& ground = m_block.ground;
@@ -184,7 +173,7 @@ QComboBox* GroundDialog::fabricBox(int row, FabricId chosen) {
     auto* box = new QComboBox(m_strips);
     box->setObjectName("ground.patch" + QString::number(row));
     for (const auto& fabric : m_quilt.fabrics)
-        box->addItem(swatch(fabric.colour), QString::fromStdString(fabric.name), fabric.id.value);
+        box->addItem(swatchOf(fabric.colour), QString::fromStdString(fabric.name), fabric.id.value);
     box->setCurrentIndex(box->findData(chosen.value));
     connect(box, &QComboBox::activated, this, &GroundDialog::read);
     return box;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/parts.hpp"
 
+#include "app/look/look.hpp"
 #include "app/look/names.hpp"
 
 #include <QDialog>
@@ -18,6 +19,17 @@ QPushButton* addButtons(QDialog& dialog, QVBoxLayout& column, const QString& acc
     QObject::connect(buttons, &QDialogButtonBox::accepted, &dialog, &QDialog::accept);
     QObject::connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
     column.addWidget(buttons);
+    return out;
+}
+
+Colour clothOf(const quilt::Quilt& quilt, FabricId id) {
+    const auto* fabric = quilt::find(quilt.fabrics, id);
+    return fabric ? fabric->colour : look::webPaper;
+}
+
+QIcon swatchOf(Colour colour) {
+    QPixmap out(18, 18);
+    out.fill(look::q(colour));
     return out;
 }
 

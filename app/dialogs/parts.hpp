@@ -2,8 +2,9 @@
 // What dialogs share: their two buttons, lengths as they are typed.
 #pragma once
 
-#include "core/measure/say.hpp"
+#include "core/quilt/quilt.hpp"
 
+#include <QIcon>
 #include <QString>
 
 class QDialog;
@@ -14,6 +15,11 @@ namespace up::app {
 
 /// Adds the button that accepts, named `key`, and *Cancel* at the foot of the column.
 QPushButton* addButtons(QDialog& dialog, QVBoxLayout& column, const QString& accept, const char* key);
+
+/// Its colour; that of web's paper when there is no such fabric.
+[[nodiscard]] Colour clothOf(const quilt::Quilt& quilt, FabricId fabric);
+/// A little square of that colour, for lists.
+[[nodiscard]] QIcon swatchOf(Colour colour);
 
 /// As somebody would type it, to 1/`denominator` in; to the left or upwards has a minus.
 [[nodiscard]] QString typed(double mm, measure::System units, int denominator);

@@ -24,16 +24,10 @@
 namespace up::app {
 namespace {
 
-Colour clothOf(const quilt::Quilt& quilt, FabricId id) {
-    const auto* fabric = quilt::find(quilt.fabrics, id);
-    return fabric ? fabric->colour : look::webPaper;
-}
-
 QTableWidgetItem* pieceItem(const quilt::Quilt& quilt, const quilt::Block& block, PieceId id) {
     const auto& piece = *quilt::find(block.pieces, id);
-    QPixmap swatch(16, 16);
-    swatch.fill(look::q(clothOf(quilt, piece.fabric)));
-    auto* item = new QTableWidgetItem(swatch, QString::fromStdString(plan::calledOf(block, piece)));
+    auto* item = new QTableWidgetItem(swatchOf(clothOf(quilt, piece.fabric)),
+                                      QString::fromStdString(plan::calledOf(block, piece)));
     item->setFlags(item->flags() & ~Qt::ItemIsEditable);
     return item;
 }

@@ -118,6 +118,7 @@ const std::map<QString, ControlWords>& table() {
         {"place.spaceAcross", {"Evenly across", "Equal gaps between the two outermost"}},
         {"place.spaceDown", {"Evenly down", "Equal gaps between the two outermost"}},
         {"stack.line", {"Line the piece", "A light copy beneath it, so that nothing dark shines through"}},
+        {"stack.units", {"Units found", "Which pieces could be fused together first, by what lies on what"}},
         {"stack.unit", {"Unit", "Pieces fused together on a pressing sheet first"}},
         {"place.lock", {"Lock", "The piece stays where it lies, or may move again"}},
         {"place.centre", {"Centre by its box", "Equal gaps on either side, above and below"}},

@@ -33,10 +33,10 @@ private:
         edit::Edited quilt;
         std::shared_ptr<const plan::BlockPlan> plan;
     };
-    void finish(const Mended& mended, BlockId of, const QString& what, const Saying& then);
+    void finish(const Mended& mended, const quilt::Quilt& before, BlockId of, const QString& what,
+                const Saying& then);
     Session& m_session;
     Errand m_errand;
-    bool m_stale = false; ///< the quilt is another one than was asked about
 };
 
 } // namespace up::app

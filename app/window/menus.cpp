@@ -132,6 +132,7 @@ void Menus::buildStack() {
     add(menu, "stack.line", "L&ine the piece", {}, [&] { stack.line(); });
     add(menu, "stack.unit", "&Unit: fuse together first, or not", QKeySequence("U"),
         [&] { stack.toggleUnit(); });
+    add(menu, "stack.units", "Units &found…", {}, [&] { stack.offerUnits(); });
     menu->addSeparator();
     add(menu, "lay.ground", "&Background…", QKeySequence("Ctrl+Shift+B"), [&] { stack.askGround(); });
 }

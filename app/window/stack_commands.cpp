@@ -147,6 +147,20 @@ void StackCommands::toggleUnit() {
          "unit with Ctrl.");
 }
 
+void StackCommands::offerUnits() {
+    const auto* block = filled();
+    if (!block) return;
+    const auto found = plan::suggestedUnits(*block, m_session.derived().block());
+    if (found.empty()) return tell("No pieces here could be fused together by themselves first.");
+    QStringList choices;
+    for (const auto& unit : found)
+        choices << QString::fromStdString(words::piecesWords(*block, unit));
+    const auto chosen = m_asker.choice(
+        "Units", "These could be fused together on a pressing sheet first. Make one a unit?", choices);
+    if (const auto which = chosen ? choices.indexOf(*chosen) : -1; which >= 0)
+        makeUnit(found[static_cast<std::size_t>(which)]);
+}
+
 void StackCommands::askGround() {
     const auto* block = m_session.block();
     if (!block) return tell("There is no block yet: add one first.");

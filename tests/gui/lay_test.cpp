@@ -4,8 +4,10 @@
 #include "app/window/rail.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/plan/roll_call.hpp"
+#include "core/plan/underlap_plan.hpp"
 #include "tests/gui/bench.hpp"
 #include "tests/support/shapes.hpp"
+#include "words/now_words.hpp"
 
 #include <QAction>
 #include <QLabel>
@@ -154,6 +156,18 @@ TEST_F(Lay, ChosenPiecesBecomeAUnit) {
     session().choosePiece(named("leaf 1"));
     act("stack.unit");
     EXPECT_EQ(piece("leaf 2").unit, 0) << "one of them is enough to let it go";
+}
+
+TEST_F(Lay, UnitsThatTheOverlapsSuggestAreOffered) {
+    choose("Kingfisher", View::lay);
+    for (const auto& member : block().pieces) // what is fused is offered no more; here all are laid only
+        ASSERT_LT(member.work.step, quilt::Step::fused);
+    const auto found = plan::suggestedUnits(block(), plan::planBlock(block()));
+    ASSERT_FALSE(found.empty());
+    m_asker.choices = {QString::fromStdString(words::piecesWords(block(), found.front()))};
+    act("stack.units");
+    for (const auto member : found.front())
+        EXPECT_NE(quilt::find(block().pieces, member)->unit, 0);
 }
 
 TEST_F(Lay, TheLastChosenGoesOverTheOther) {
