@@ -142,7 +142,7 @@ std::string hereWords(const plan::Heap& heap) {
     const auto cut = heap.here + heap.missing;
     std::string out = all == 1 ? (heap.here ? "here" : "not ticked off")
                       : heap.missing == 0 && heap.notCut == 0
-                          ? "all " + std::to_string(all) + " here"
+                          ? (all == 2 ? "both here" : "all " + std::to_string(all) + " here")
                           : std::to_string(heap.here) + " of " + std::to_string(cut) + " here";
     return out + (notCut.empty() ? "" : ", " + notCut);
 }

@@ -37,9 +37,11 @@ double largestOf(const quilt::Block& block) {
 struct Cell {
     std::size_t heap;
     std::string name, count;
-    double wide = 0, high = 0; ///< of the pieces beside each other
-    shape::Point at{};         ///< the top left corner of what the words need
-    double room = 0;           ///< across, with the words
+    double wide = 0, high = 0; ///< of the pieces beside each other, in rows
+    double one = 0, each = 0;  ///< across and down, of the largest of them
+    std::size_t inRow = 1;
+    shape::Point at{}; ///< the top left corner of what the words need
+    double room = 0;   ///< across, with the words
 };
 
 /// The table's height when it is that wide; the cells are put in their places. Words are a share of the
@@ -101,12 +103,21 @@ std::vector<Cell> cellsOf(const Look& look, const plan::RollCall& call) {
     const double largest = largestOf(look.block);
     for (std::size_t i = 0; i < call.heaps.size(); ++i) {
         Cell cell{i, words::heapWords(look.block, call.heaps[i]), words::countWords(call, i)};
-        for (const std::size_t p : call.heaps[i].pieces) {
+        const auto& pieces = call.heaps[i].pieces;
+        for (const std::size_t p : pieces) {
             const auto box = boundsOf(quilt::placed(look.block.pieces[p]));
             const double by = enlargedBy(box, largest);
-            cell.wide += (cell.wide > 0 ? apart : 0) + box.width() * by;
-            cell.high = std::max(cell.high, box.height() * by);
+            cell.one = std::max(cell.one, box.width() * by);
+            cell.each = std::max(cell.each, box.height() * by);
         }
+        const auto count = pieces.size();
+        cell.inRow = std::min(count, std::max<std::size_t>(4, static_cast<std::size_t>(std::ceil(std::sqrt(
+                                                                  2.0 * static_cast<double>(count))))));
+        const auto rows = (count + cell.inRow - 1) / cell.inRow;
+        const auto in = [](std::size_t n, double size) {
+            return static_cast<double>(n) * (size + apart) - apart;
+        };
+        cell.wide = in(cell.inRow, cell.one), cell.high = in(rows, cell.each);
         out.push_back(std::move(cell));
     }
     return out;
@@ -123,18 +134,19 @@ Panel tablePanel(const Look& look, const plan::RollCall& call) {
         ticks{"ticks", {}, {}, {}};
     for (const auto& cell : cells) {
         const auto& heap = call.heaps[cell.heap];
-        double x = cell.at.x + (cell.room - cell.wide) / 2;
-        const double middle = cell.at.y + cell.high / 2;
-        for (const std::size_t i : heap.pieces) {
-            const auto& piece = look.block.pieces[i];
+        const shape::Point first{cell.at.x + (cell.room - cell.wide + cell.one) / 2,
+                                 cell.at.y + cell.each / 2};
+        for (std::size_t n = 0; n < heap.pieces.size(); ++n) {
+            const auto& piece = look.block.pieces[heap.pieces[n]];
             const auto box = boundsOf(quilt::placed(piece));
-            const double by = enlargedBy(box, largest), wide = box.width() * by;
+            const double by = enlargedBy(box, largest);
+            const auto at = first + shape::Point{static_cast<double>(n % cell.inRow) * (cell.one + apart),
+                                                 static_cast<double>(n / cell.inRow) * (cell.each + apart)};
             table.items.push_back(
                 onTable(look, piece,
-                        shape::Transform::moveBy(x + wide / 2, middle) * shape::Transform::scale(by, by) *
+                        shape::Transform::moveBy(at.x, at.y) * shape::Transform::scale(by, by) *
                             shape::Transform::moveBy(-box.centre().x, -box.centre().y)));
-            if (plan::presenceOf(piece) == Presence::here) addTick(ticks, {x + wide / 2, middle}, size);
-            x += wide + apart;
+            if (plan::presenceOf(piece) == Presence::here) addTick(ticks, at, size);
         }
         const double centre = cell.at.x + cell.room / 2, below = cell.at.y + cell.high;
         const bool done = heap.here == static_cast<int>(heap.pieces.size());

@@ -99,7 +99,7 @@ void LayStrip::showStep() {
     const auto step = std::min(m_session.layStep(), dry.empty() ? 0 : dry.size() - 1);
     m_back->setEnabled(step > 0), m_next->setEnabled(step + 1 < dry.size());
     if (dry.empty()) return;
-    m_title->setText(QString("Step %1 of %2").arg(step + 1).arg(dry.size()));
+    m_title->setText(QString("Laid dry: step %1 of %2").arg(step + 1).arg(dry.size()));
     m_says->setText(
         QString::fromStdString(words::stepWords(*m_session.block(), dry[step], m_session.quilt().units)));
 }
