@@ -166,9 +166,12 @@ void StackCommands::askGround() {
     if (!block) return tell("There is no block yet: add one first.");
     const auto answer = m_asker.ground({m_session.quilt(), block->id});
     if (!answer) return;
+    const auto id = block->id;
+    auto next = edit::Edited(m_session.quilt());
+    if (answer->background) // a quilt may have no fabric yet
+        next = edit::setBackground(*next, id, answer->background);
     m_session.apply(
-        edit::setBackground(m_session.quilt(), block->id, answer->background)
-            .and_then([&](const Quilt& next) { return edit::setGround(next, block->id, answer->ground); }),
+        next.and_then([&](const Quilt& quilt) { return edit::setGround(quilt, id, answer->ground); }),
         "change the background");
 }
 

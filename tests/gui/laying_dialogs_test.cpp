@@ -238,6 +238,24 @@ TEST_F(LayingQuestions, TheBackgroundIsSetAsOneStep) {
     EXPECT_TRUE(session().quilt() == before);
 }
 
+/// A first block of a new quilt has neither pieces nor cloth.
+TEST_F(LayingQuestions, ABackgroundWithoutAnyFabricIsCreasedAllTheSame) {
+    auto quilt = quilt::emptyQuilt("New");
+    session().startNew(
+        *edit::addBlock(quilt, "First", measure::Length::ofInches(9, 1), measure::Length::ofInches(9, 1)));
+    m_asker.groundAnswer = [](const app::GroundQuestion& question) {
+        app::GroundDialog dialog(question);
+        dialog.show();
+        dialog.findChild<QComboBox*>("ground.sewn")->setCurrentIndex(1);
+        dialog.findChild<QComboBox*>("ground.sewn")->setCurrentIndex(0);
+        QTest::mouseClick(dialog.findChild<QCheckBox*>("ground.diagonals"), Qt::LeftButton);
+        return dialog.answer();
+    };
+    act("lay.ground");
+    EXPECT_TRUE(block().ground.diagonals);
+    EXPECT_FALSE(said().contains("abric")) << said().toStdString();
+}
+
 TEST_F(LayingQuestions, TheListOfBackgroundsLeadsToStripsAndCreases) {
     int asked = 0;
     m_asker.groundAnswer = [&](const app::GroundQuestion&) {
