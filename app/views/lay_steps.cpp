@@ -14,13 +14,13 @@ namespace {
 using sheet::Dash;
 using sheet::Pen;
 
-enum class There : std::uint8_t { not_, guide, now, laid };
+enum class There : std::uint8_t { notYet, guide, now, laid };
 
 There thereOf(const Look& look, const std::vector<plan::LayStep>& dry, const plan::LaidSoFar& so,
               std::size_t step, std::size_t piece) {
     if (piece == dry[step].piece) return There::now;
     if (so.laid[piece] || look.block.pieces[piece].work.step >= quilt::Step::laid) return There::laid;
-    return so.guide == piece ? There::guide : There::not_;
+    return so.guide == piece ? There::guide : There::notYet;
 }
 
 /// Pieces as they lie before that step, and the one that comes now in brass.
@@ -31,13 +31,13 @@ sheet::Layer piecesLayer(const Look& look, const std::vector<plan::LayStep>& dry
         const auto& piece = look.block.pieces[i];
         const auto there = thereOf(look, dry, so, step, i);
         auto drawn = pieceShape(look.quilt, piece,
-                                there == There::not_    ? 0.0
+                                there == There::notYet  ? 0.0
                                 : there == There::guide ? 0.55
                                                         : 1.0);
-        if (there == There::not_) drawn.fill.reset(), drawn.pen = Pen{look::slate, 0.2, Dash::dotted};
+        if (there == There::notYet) drawn.fill.reset(), drawn.pen = Pen{look::slate, 0.2, Dash::dotted};
         if (there == There::guide) drawn.pen = Pen{look::brass, 0.6, Dash::dashed};
         layer.items.push_back(std::move(drawn));
-        if (there == There::not_ || there == There::guide) continue;
+        if (there == There::notYet || there == There::guide) continue;
         addMarks(layer, piece, quilt::placing(piece),
                  luminance(colourOf(look.quilt, piece.fabric)) > 0.2 ? look::ink : look::panel);
     }

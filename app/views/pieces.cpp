@@ -120,7 +120,7 @@ void addPointed(sheet::Layer& layer, const Look& look) {
 }
 
 void addChosen(sheet::Layer& layer, const Look& look) {
-    for (const PieceId id : look.also) {
+    for (const PieceId id : look.allChosen) {
         const auto* piece = find(look.block.pieces, id);
         if (!piece) continue;
         const bool last = id == look.chosen;

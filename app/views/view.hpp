@@ -13,8 +13,8 @@ struct Look {
     const quilt::Block& block;
     Derived& derived;
     const plan::Now& next;
-    PieceId chosen;            ///< the one chosen last
-    std::vector<PieceId> also; ///< all that are chosen
+    PieceId chosen;                 ///< the one chosen last
+    std::vector<PieceId> allChosen; ///< that one among them
     bool templates;
     const Session::Pointed& pointed;
     Session::Section section;

@@ -165,7 +165,10 @@ void ImportCommands::addDrawing(const QString& path, const ImportAnswer& answer)
     m_reading.start(
         "Numbering the pieces",
         [quilt = *quilt, id](const std::shared_ptr<Job>&) { return mend::numberedAnew(quilt, id); },
-        [this, drawing](const edit::Edited& numbered) { finish(numbered, drawing); });
+        [this, path, answer, before = m_session.quilt()](const edit::Edited& numbered) {
+            if (m_session.quilt() == before) return finish(numbered, answer.drawing);
+            addDrawing(path, answer); // what was done meanwhile is kept: onto the quilt as it is now
+        });
 }
 
 void ImportCommands::finish(edit::Edited quilt, const quilt::Drawing& drawing) {

@@ -90,13 +90,13 @@ TEST_F(Lay, AFrameChoosesWhatLiesInIt) {
 TEST_F(Lay, AFrameMeansTheSameFromTheOtherSide) {
     choose("Water can", View::lay);
     key(Qt::Key_R);
-    const auto spout = boxOf("spout").centre();
-    const double mirrored = block().width.mm() - spout.x; // the mat shows it there
-    drag(onMat({mirrored - 3, spout.y - 3}), onMat({mirrored + 3, spout.y + 3}));
-    // What lies under the pointer is dragged, not framed: begin beside the design.
-    session().undo();
-    drag(onMat({1, 1}), onMat({block().width.mm() - 1, block().height.mm() - 1}));
-    EXPECT_EQ(session().chosen().size(), block().pieces.size());
+    const double wide = block().width.mm(), high = block().height.mm();
+    drag(onMat({1, 1}), onMat({wide / 2 - 1, high - 1})); // the left half of what the mat shows
+    ASSERT_FALSE(session().chosen().empty());
+    EXPECT_LT(session().chosen().size(), block().pieces.size());
+    for (const auto id : session().chosen())
+        EXPECT_GT(boundsOf(quilt::placed(*quilt::find(block().pieces, id))).centre().x, wide / 2)
+            << "it is the right one from the front";
 }
 
 TEST_F(Lay, TheRailChoosesSeveralToo) {
@@ -295,6 +295,31 @@ TEST_F(CountingHand, WhatIsMissingIsCutAgain) {
     EXPECT_TRUE(said().contains("reed 3")) << said().toStdString();
     session().undo();
     EXPECT_EQ(piece("reed 3").work.step, quilt::Step::cleanCut);
+}
+
+// --- aside
+
+/// A drawing is numbered aside; what is done meanwhile is not lost.
+TEST_F(Lay, ImportingAnewNumberedDrawingLosesNothing) {
+    auto quilt = *edit::addBlock(quilt::emptyQuilt("New"), "Heron", measure::Length::ofInches(9, 1),
+                                 measure::Length::ofInches(9, 1));
+    session().startNew(std::move(quilt));
+    m_asker.importAnswer = [](const app::ImportQuestion& question) {
+        EXPECT_TRUE(question.first);
+        return app::ImportAnswer{*question.drawing, {}, true};
+    };
+    m_asker.files = {drawing("heron.svg")};
+    window().imports().importDrawing();
+    const auto isNumbering = [&] { return window().imports().reading().what() == "Numbering the pieces"; };
+    EXPECT_SOON(isNumbering(), 10'000);
+    session().apply(edit::renameQuilt(session().quilt(), "Renamed"), "rename");
+    EXPECT_SOON(!window().imports().reading().isRunning() && block().pieces.size() == 15, 10'000);
+    EXPECT_EQ(session().quilt().name, "Renamed");
+    const auto anew = plan::numberedAnew(block(), plan::planBlock(block()));
+    for (std::size_t i = 0; i < anew.size(); ++i)
+        EXPECT_EQ(block().pieces[i].id, anew[i]) << "by step, fabric and place";
+    session().undo();
+    EXPECT_TRUE(block().pieces.empty()) << "one step";
 }
 
 // --- remedies aside
