@@ -4,6 +4,7 @@ target_compile_features(up_flags INTERFACE cxx_std_20)
 target_compile_options(up_flags INTERFACE
   -Wall -Wextra -Wpedantic -Wconversion -Wshadow -Wdouble-promotion -Wold-style-cast -Wnon-virtual-dtor
   -ffp-contract=off
+  -pthread # some of the libraries ask for it; a precompiled header serves only files with the same definitions
   # GCC 12 reports these falsely, for std::optional and for text + text (its bug 105651); the asan preset watches instead.
   -Wno-maybe-uninitialized -Wno-restrict)
 option(UPSTAIRS_WARNINGS_AS_ERRORS "Treat warnings as errors" OFF)
@@ -11,6 +12,7 @@ option(UPSTAIRS_SANITIZE "Address and undefined-behaviour sanitizers" OFF)
 option(UPSTAIRS_FUZZ "Fuzzers of the readers (needs clang)" OFF)
 option(UPSTAIRS_TIDY "Run clang-tidy while compiling" OFF)
 option(UPSTAIRS_CCACHE "Compile through ccache when it is there" OFF)
+option(UPSTAIRS_PRECOMPILE "Compile the headers that everybody reads once" ON)
 option(UPSTAIRS_LIGHT_DEBUG "Line tables only: small, quick to link" OFF)
 if(UPSTAIRS_WARNINGS_AS_ERRORS)
   target_compile_options(up_flags INTERFACE -Werror)
@@ -35,14 +37,57 @@ if(UPSTAIRS_CCACHE)
   if(CCACHE_PROGRAM)
     # Paths below the project are hashed as relative ones, so that every checkout on a machine shares what was compiled.
     set(CMAKE_CXX_COMPILER_LAUNCHER ${CMAKE_COMMAND} -E env CCACHE_BASEDIR=${PROJECT_SOURCE_DIR} CCACHE_NOHASHDIR=1
-      ${CCACHE_PROGRAM})
+      CCACHE_SLOPPINESS=pch_defines,time_macros,include_file_mtime,include_file_ctime ${CCACHE_PROGRAM})
   endif()
 endif()
 
-# up_library(name SOURCES a.cpp … LINKS other …): one room of the house as a static library.
+# Engines are compiled as fast as they can be. What only carries things about (window, sentences, files, tests) spends
+# its time in others' code: optimised less, it compiles in half the time (docs/decisions/0007).
+set(CMAKE_CXX_FLAGS_RELEASE "-O2 -DNDEBUG")
+function(up_quick_to_compile name)
+  target_compile_options(${name} PRIVATE $<$<NOT:$<CONFIG:Debug>>:-O1>)
+endfunction()
+
+# up_precompiled(name HEADER header LINKS other … [QUICK]): a header compiled once; libraries that name it with HEARS
+# read it from there. They must be compiled with the same flags and definitions, or the compiler says so and stops.
+function(up_precompiled name)
+  cmake_parse_arguments(ARG "QUICK" "HEADER" "LINKS" ${ARGN})
+  if(UPSTAIRS_PRECOMPILE)
+    file(CONFIGURE OUTPUT ${name}.cpp CONTENT "")
+    add_library(${name} OBJECT ${CMAKE_CURRENT_BINARY_DIR}/${name}.cpp)
+    set_target_properties(${name} PROPERTIES AUTOMOC OFF AUTORCC OFF)
+    target_include_directories(${name} PUBLIC ${PROJECT_SOURCE_DIR})
+    target_link_libraries(${name} PUBLIC up_flags ${ARG_LINKS})
+    if(ARG_QUICK)
+      up_quick_to_compile(${name})
+    endif()
+    target_precompile_headers(${name} PRIVATE ${PROJECT_SOURCE_DIR}/${ARG_HEADER})
+  endif()
+endfunction()
+
+# up_hears(name precompiled): the target's files begin with that precompiled header.
+function(up_hears name precompiled)
+  if(UPSTAIRS_PRECOMPILE AND NOT precompiled STREQUAL "nothing")
+    target_precompile_headers(${name} REUSE_FROM ${precompiled})
+  endif()
+endfunction()
+
+# up_library(name SOURCES a.cpp … LINKS other … [QUICK] [HEARS precompiled|nothing]): one room of the house as a static
+# library.
 function(up_library name)
-  cmake_parse_arguments(ARG "" "" "SOURCES;LINKS;PRIVATE_LINKS" ${ARGN})
+  cmake_parse_arguments(ARG "QUICK" "HEARS" "SOURCES;LINKS;PRIVATE_LINKS" ${ARGN})
   add_library(${name} STATIC ${ARG_SOURCES})
   target_include_directories(${name} PUBLIC ${PROJECT_SOURCE_DIR})
   target_link_libraries(${name} PUBLIC up_flags ${ARG_LINKS} PRIVATE ${ARG_PRIVATE_LINKS})
+  if(ARG_QUICK)
+    up_quick_to_compile(${name})
+  endif()
+  if(NOT ARG_HEARS)
+    if(ARG_QUICK)
+      set(ARG_HEARS up_quick)
+    else()
+      set(ARG_HEARS up_standard)
+    endif()
+  endif()
+  up_hears(${name} ${ARG_HEARS})
 endfunction()

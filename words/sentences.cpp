@@ -176,6 +176,8 @@ std::string_view pattern(quilt::Remark remark) {
     case Remark::hiddenLeftOut: return "{0} lines on layers that are switched off were left out";
     case Remark::textLeftOut: return "{0} texts were left out; turn them into outlines to get them as pieces";
     case Remark::imageLeftOut: return "{0} pictures were left out";
+    case Remark::penLines: return "{0} lines round coloured shapes were taken for their outlines";
+    case Remark::linesAreMarks: return "{0} lines on coloured shapes were taken for inner marks";
     case Remark::tooSmallLeftOut: return "{0} specks without area were left out";
     case Remark::smallMarksLeftOut: return "{0} small marks were left out, such as letters and specks";
     case Remark::absurdLeftOut: return "{0} shapes more than 20 m from the page were left out";
@@ -183,6 +185,9 @@ std::string_view pattern(quilt::Remark remark) {
     case Remark::missingLeftOut: return "{0} copies of shapes that are not in the file were left out";
     case Remark::endlessLeftOut: return "{0} parts nested without end were left out";
     case Remark::unknownLeftOut: return "{1} elements of the kind {0} were left out";
+    case Remark::cutShort: return "the file is cut short; only what is there could be read";
+    case Remark::wrongLetters:
+        return "some of its letters are not in the encoding that it names; look over the names";
     }
     return "";
 }
@@ -241,6 +246,7 @@ std::string sentence(const quilt::Warning& warning) {
              {std::pair{"lines were", "line was"}, std::pair{"texts were", "text was"},
               std::pair{"turn them", "turn it"}, std::pair{"get them as pieces", "get it as pieces"},
               std::pair{"pictures were", "picture was"},
+              std::pair{"for their outlines", "for its outline"}, std::pair{"for inner marks", "for an inner mark"},
               std::pair{"specks without area were", "speck without area was"},
               std::pair{"small marks were", "small mark was"}})
             if (const auto at = text.find(many); at != std::string::npos)

@@ -59,22 +59,36 @@ std::size_t characterAt(std::string_view text, std::size_t at) {
 
 } // namespace
 
-std::string asUtf8(std::string_view text) {
+bool isUtf8(std::string_view text) {
+    for (std::size_t i = 0; i < text.size();) {
+        const auto length = characterAt(text, i);
+        if (length == 0) return false;
+        i += length;
+    }
+    return true;
+}
+
+std::string latinWhereNotUtf8(std::string_view text) {
     std::string out;
     out.reserve(text.size());
     for (std::size_t i = 0; i < text.size();) {
         const auto length = characterAt(text, i);
         const auto byte = static_cast<unsigned char>(text[i]);
-        if (length == 1) {
-            out += byte < 0x20 || byte == 0x7F ? ' ' : text[i];
-        } else if (length > 1) {
+        if (length > 0) {
             out += text.substr(i, length);
         } else {
             out += static_cast<char>(0xC0U | (byte >> 6U));
             out += static_cast<char>(0x80U | (byte & 0x3FU));
         }
-        i += length == 0 ? 1 : length;
+        i += std::max<std::size_t>(length, 1);
     }
+    return out;
+}
+
+std::string asUtf8(std::string_view text) {
+    auto out = latinWhereNotUtf8(text);
+    for (char& c : out)
+        if (static_cast<unsigned char>(c) < 0x20 || c == 0x7F) c = ' ';
     return out;
 }
 

@@ -18,6 +18,12 @@ namespace up {
 
 [[nodiscard]] std::string_view trimmed(std::string_view text);
 
+/// Whether all of it is UTF-8. Source: RFC 3629.
+[[nodiscard]] bool isUtf8(std::string_view text);
+
+/// As UTF-8: what is valid stays, any other byte is taken for Latin-1.
+[[nodiscard]] std::string latinWhereNotUtf8(std::string_view text);
+
 /// Text of a foreign file as UTF-8: what is valid stays, any other byte is taken for Latin-1; control
 /// characters become blanks.
 [[nodiscard]] std::string asUtf8(std::string_view text);

@@ -155,6 +155,11 @@ quilt::Drawing scaled(const quilt::Drawing& drawing, double factor) {
     }
     for (auto& loose : out.loose)
         loose.line = transformed(loose.line, by);
+    for (auto& over : out.linesOver) {
+        over.shape.outline = transformed(over.shape.outline, by);
+        for (auto& mark : over.marks)
+            mark = transformed(mark, by);
+    }
     std::erase_if(out.warnings, [](const quilt::Warning& w) {
         return w.remark == Remark::sizeAssumed || w.remark == Remark::unitAssumed ||
                w.remark == Remark::dpiAssumed;

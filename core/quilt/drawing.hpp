@@ -31,6 +31,14 @@ struct DrawnShape {
     Origin origin = Origin::fill;
     std::vector<shape::Contour> dotted{}; ///< stretches of its edge that were drawn dotted
     std::optional<Recipe> recipe{};       ///< of a band: the line it lies along and its width
+    double pen = 0;                       ///< mm: how wide an outline was drawn
+};
+
+/// A closed line that was drawn over filled shapes: no piece, unless the user wants it as one.
+struct LineOver {
+    DrawnShape shape;                    ///< the piece it would be
+    std::size_t above = 0;               ///< how many of the drawing's shapes lie beneath it
+    std::vector<shape::Contour> marks{}; ///< what of it follows no edge: these are among the marks of shapes
 };
 
 enum class Remark : std::uint8_t {
@@ -47,13 +55,17 @@ enum class Remark : std::uint8_t {
     hiddenLeftOut,     ///< {count}: on layers that are switched off
     textLeftOut,       ///< {count}
     imageLeftOut,      ///< {count}
-    tooSmallLeftOut,   ///< {count}
+    penLines,          ///< {count}: closed lines along the edges of filled shapes
+    linesAreMarks,     ///< {count}: closed lines on filled shapes that follow no edge
+    tooSmallLeftOut,   ///< {count}: shapes and holes
     smallMarksLeftOut, ///< {count}: sets of ink on a scan, shorter than 8 mm
     absurdLeftOut,     ///< {count}: more than 20 m from the page
     tangledLeftOut,    ///< {count}: lines that cross themselves thousands of times
     missingLeftOut,    ///< {count}: copies of something that is not in the file
     endlessLeftOut,    ///< {count}: copies within copies, groups within groups, without end
     unknownLeftOut,    ///< {element, count}
+    cutShort,          ///< {}: the file ends before the picture does; what is there was read
+    wrongLetters,      ///< {}: bytes that are no letters in the encoding the file says it has
 };
 
 struct Warning {
@@ -74,6 +86,10 @@ struct Drawing {
     std::vector<Warning> warnings;
     std::vector<Loose> loose{}; ///< left out; an end may lie on another page
     Reading letters = Reading::unknown;
+    std::vector<LineOver> linesOver{};
 };
+
+/// The drawing with each closed line over filled shapes as the piece it would be, and not as marks.
+[[nodiscard]] Drawing withLinesAsPieces(const Drawing& drawing);
 
 } // namespace up::quilt

@@ -90,10 +90,12 @@ Sorted sortContours(const std::vector<Contour>& contours, Fill rule, double leas
         points += ring.size();
         out.tangled = points > mostPoints;
         if (out.tangled) return out;
-        if (ring.size() < 3) continue;
-        const double area = signedArea(ring);
+        const double area = ring.size() < 3 ? 0 : signedArea(ring);
         // A figure of eight has no signed area; what it covers is found when it is repaired.
-        if (std::abs(area) < leastArea && (ring.size() < 4 || !firstCrossing({ring}))) continue;
+        if (ring.size() < 3 || (std::abs(area) < leastArea && (ring.size() < 4 || !firstCrossing({ring})))) {
+            ++out.flat;
+            continue;
+        }
         rings.push_back(ring);
         const Box box = boundsOf(ring);
         all.push_back({&contour, std::move(ring), box, area});

@@ -14,6 +14,7 @@ struct Sorted {
     std::vector<Outline> outlines; ///< one per island, largest first; curves kept unless repaired
     bool repaired = false; ///< a crossing was resolved by the fill rule; edges are straight stretches now
     std::optional<Point> crossing; ///< where, when repaired
+    std::size_t flat = 0;          ///< contours of which nothing is left
     bool tangled = false;          ///< more crossings than a drawn shape has: given up, no outlines
 };
 

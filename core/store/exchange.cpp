@@ -127,6 +127,18 @@ const char* nameOf(quilt::Origin origin) {
 
 } // namespace
 
+namespace {
+
+/// As coarse as allowed, but with three points at least.
+shape::Ring ringOf(const shape::Contour& contour, double tolerance) {
+    auto ring = flattened(contour, tolerance);
+    for (double finer = tolerance / 8; ring.size() < 3 && finer > 1e-6; finer /= 8)
+        ring = flattened(contour, finer);
+    return ring;
+}
+
+} // namespace
+
 std::string writePieces(const quilt::Drawing& drawing, const std::vector<std::string>& warnings) {
     Json out{{"format", "upstairs-pieces"},
              {"version", 1},
@@ -141,10 +153,10 @@ std::string writePieces(const quilt::Drawing& drawing, const std::vector<std::st
         Json piece{{"name", drawn.name},
                    {"fill", hex(drawn.fill)},
                    {"from", nameOf(drawn.origin)},
-                   {"outline", ringToJson(flattened(drawn.outline.edge, tolerance))},
+                   {"outline", ringToJson(ringOf(drawn.outline.edge, tolerance))},
                    {"holes", Json::array()}};
         for (const auto& hole : drawn.outline.holes)
-            piece["holes"].push_back(ringToJson(flattened(hole, tolerance)));
+            piece["holes"].push_back(ringToJson(ringOf(hole, tolerance)));
         out["pieces"].push_back(std::move(piece));
     }
     return dumpReadably(out);

@@ -15,6 +15,7 @@ namespace up::intake {
 namespace {
 
 using namespace std::string_view_literals;
+using quilt::Remark;
 
 /// A DXF file begins with the group code 0 and the word SECTION, or with comments (999) before them.
 bool startsLikeDxf(std::string_view bytes) {
@@ -23,10 +24,18 @@ bool startsLikeDxf(std::string_view bytes) {
            head.find("SECTION") != std::string_view::npos;
 }
 
+/// ISO 32000-1, 7.5.5: the last line of a file is %%EOF; blanks and the like may follow.
+bool endsLikePdf(std::string_view bytes) {
+    constexpr std::size_t tail = 2048;
+    return bytes.substr(bytes.size() - std::min(bytes.size(), tail)).find("%%EOF") != std::string_view::npos;
+}
+
 Result<quilt::Drawing> readAsScan(const Picture& picture, const std::string& path, double dpi,
                                   const ReadOptions& options) {
     Job unwatched;
-    return readScan(picture, path, dpi, options.job ? *options.job : unwatched);
+    auto drawing = readScan(picture, path, dpi, options.job ? *options.job : unwatched);
+    if (drawing && picture.cutShort) drawing->warnings.insert(drawing->warnings.begin(), {Remark::cutShort, {}});
+    return drawing;
 }
 
 /// A page that holds only a picture goes the way of a scan.
@@ -51,7 +60,7 @@ DrawingKind kindOf(std::string_view bytes) {
     if (head.starts_with("\xEF\xBB\xBF")) head.remove_prefix(3);
     // UTF-16 begins with its own mark; the XML reader understands it.
     if (trimmed(head.substr(0, 4000)).starts_with('<') || head.starts_with("\xFF\xFE") ||
-        head.starts_with("\xFE\xFF"))
+        head.starts_with("\xFE\xFF") || head.starts_with("<\0"sv) || head.starts_with("\0<"sv))
         return DrawingKind::svg;
     return DrawingKind::other;
 }
@@ -67,7 +76,11 @@ Result<quilt::Drawing> readDrawing(const std::string& bytes, const std::string& 
     switch (kindOf(bytes)) {
     case DrawingKind::svg: return readSvg(bytes, path, options.shapes);
     case DrawingKind::dxf: return readDxf(bytes, path, options.shapes);
-    case DrawingKind::pdf: return readPage(path, options);
+    case DrawingKind::pdf: {
+        auto drawing = readPage(path, options);
+        if (drawing && !endsLikePdf(bytes)) drawing->warnings.insert(drawing->warnings.begin(), {Remark::cutShort, {}});
+        return drawing;
+    }
     case DrawingKind::picture:
         return decodePicture(bytes, path).and_then([&](const Picture& picture) {
             return readAsScan(picture, path, options.dpi, options);

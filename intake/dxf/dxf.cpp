@@ -101,6 +101,9 @@ private:
         Painted painted;
         painted.name = line.layer == "0" ? "" : line.layer;
         painted.contours = {transformed(line.contour, at)};
+        for (const auto& island : line.islands)
+            painted.contours.push_back(transformed(island, at));
+        painted.rule = shape::Fill::evenOdd;
         const Colour colour =
             line.colour < 0 ? Colour{static_cast<std::uint8_t>((-1 - line.colour) >> 16 & 0xff),
                                      static_cast<std::uint8_t>((-1 - line.colour) >> 8 & 0xff),
@@ -122,6 +125,8 @@ Result<quilt::Drawing> readDxf(const std::string& text, const std::string& file,
     if (!found) return tl::unexpected(found.error());
     options.largeBeneath = true;
     Collector collector(std::move(options));
+    if (found->cutShort) collector.remark(Remark::cutShort);
+    if (found->wrongLetters) collector.remark(Remark::wrongLetters);
     auto unit = mmPerUnit(found->units);
     if (!unit) {
         const bool inches = found->hasMeasurement && !found->metric;
@@ -132,10 +137,10 @@ Result<quilt::Drawing> readDxf(const std::string& text, const std::string& file,
     for (const auto& [kind, count] : found->unknown)
         for (int i = 0; i < count; ++i)
             collector.leaveOutUnknown(kind);
-    if (collector.isFull()) return failure(Code::tooLarge, {file, std::to_string(mostShapes) + " shapes"});
-    auto drawing = collector.finish();
-    if (drawing.shapes.empty()) return failure(Code::emptyDrawing, {file});
-    return drawing;
+    auto drawing = collector.isFull() ? std::nullopt : collector.finish();
+    if (!drawing) return failure(Code::tooLarge, {file, std::to_string(mostShapes) + " shapes"});
+    if (drawing->shapes.empty()) return failure(Code::emptyDrawing, {file});
+    return std::move(*drawing);
 }
 
 } // namespace up::intake

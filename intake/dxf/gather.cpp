@@ -4,6 +4,7 @@
 #include "core/base/text.hpp"
 #include "core/shape/arc.hpp"
 #include "intake/dxf/curves.hpp"
+#include "intake/dxf/hatch.hpp"
 
 #include <cmath>
 #include <cstdlib>
@@ -122,12 +123,22 @@ public:
         flush();
         m_group->texts.push_back({text.text, {text.ipx, text.ipy}});
     }
-    void addHatch(const DL_HatchData&) override { flush(), ++m_out.unknown["HATCH"]; }
+    void addHatch(const DL_HatchData&) override {
+        flush();
+        m_kind = Kind::hatch;
+        remember();
+    }
+    void addHatchLoop(const DL_HatchLoopData&) override { m_loops.emplace_back(); }
+    void addHatchEdge(const DL_HatchEdgeData& edge) override {
+        auto contour = hatchEdge(edge);
+        if (m_kind == Kind::hatch && !m_loops.empty() && !contour.curves.empty())
+            m_loops.back().push_back(std::move(contour));
+    }
     void addImage(const DL_ImageData&) override { flush(), ++m_out.unknown["IMAGE"]; }
     void endEntity() override {}
 
 private:
-    enum class Kind : std::uint8_t { none, polyline, spline };
+    enum class Kind : std::uint8_t { none, polyline, spline, hatch };
     static constexpr int mostInserts = 200'000;
 
     /// Things drawn on the far side of the page are mirrored.
@@ -158,12 +169,27 @@ private:
         if (!contour.curves.empty())
             m_group->lines.push_back({std::move(contour), m_layer, m_colour, filled});
     }
-    /// The polyline or spline whose points came one by one is complete.
+    /// Its boundary paths as one filled shape, those within others as its holes.
+    void storeHatch() {
+        DxfLine line{{}, m_layer, m_colour, true};
+        for (const auto& edges : m_loops) {
+            auto loop = transformed(hatchLoop(edges), m_mirroring);
+            if (loop.curves.empty()) continue;
+            if (line.contour.curves.empty())
+                line.contour = std::move(loop);
+            else
+                line.islands.push_back(std::move(loop));
+        }
+        if (!line.contour.curves.empty()) m_group->lines.push_back(std::move(line));
+    }
+    /// The polyline, spline or filled area whose points came one by one is complete.
     void flush() {
         const auto kind = std::exchange(m_kind, Kind::none);
         if (kind == Kind::polyline) store(transformed(polyline(m_vertices, m_closed), m_mirroring), false);
         if (kind == Kind::spline)
             store(m_spline.points.empty() ? curveThrough(m_fit, m_spline.closed) : curveOf(m_spline), false);
+        if (kind == Kind::hatch) storeHatch();
+        m_loops.clear();
         m_vertices.clear();
         m_fit.clear();
         m_spline = {};
@@ -174,6 +200,7 @@ private:
     Kind m_kind = Kind::none;
     std::vector<Vertex> m_vertices;
     std::vector<Point> m_fit;
+    std::vector<std::vector<Contour>> m_loops; ///< edges of each boundary path
     Spline m_spline;
     int m_inserts = 0;
     std::string m_layer;
@@ -185,6 +212,7 @@ private:
 struct Sound {
     std::optional<std::string> fault; ///< what is wrong with all of it
     std::size_t bytes = 0;            ///< from the start on that are pairs as they should be
+    bool ends = false;                ///< with the mark of the end
 };
 
 /// Codes come in pairs of lines, a number and a value; what follows a pair that is none is not for the
@@ -199,7 +227,7 @@ Sound soundPartOf(const std::string& text) {
     for (int line = 1; std::getline(in, code) && std::getline(in, value); line += 2) {
         const auto number = numberIn(trimmed(code));
         if (!number) {
-            if (sawSection) return {std::nullopt, bytes};
+            if (sawSection) return {std::nullopt, bytes, entity == "EOF"};
             return {"line " + std::to_string(line) + " should be a number", 0};
         }
         const std::string word(trimmed(value));
@@ -214,7 +242,18 @@ Sound soundPartOf(const std::string& text) {
         bytes = in.eof() ? text.size() : static_cast<std::size_t>(in.tellg());
     }
     if (!sawSection) return {"it has no sections", 0};
-    return {std::nullopt, bytes};
+    return {std::nullopt, bytes, entity == "EOF"};
+}
+
+/// Files since 2007 are UTF-8, older ones in the code page they name; Western Europe's is understood. Source: DXF
+/// reference, $ACADVER and $DWGCODEPAGE.
+bool hasWrongLetters(const std::string& text) {
+    if (isUtf8(text)) return false;
+    const auto head = std::string_view(text).substr(0, 20'000);
+    const bool old = head.find("AC1009") != head.npos || head.find("AC1012") != head.npos ||
+                     head.find("AC1014") != head.npos || head.find("AC1015") != head.npos ||
+                     head.find("AC1018") != head.npos;
+    return !(old && (head.find("ANSI_1252") != head.npos || head.find("$DWGCODEPAGE") == head.npos));
 }
 
 } // namespace
@@ -234,6 +273,8 @@ Result<DxfFile> gatherDxf(const std::string& text, const std::string& file) {
         return failure(Code::notDxf, {file, "it is damaged"});
     }
     gatherer.finish();
+    out.cutShort = !sound.ends;
+    out.wrongLetters = hasWrongLetters(text);
     return out;
 }
 

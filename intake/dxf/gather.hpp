@@ -17,6 +17,7 @@ struct DxfLine {
     std::string layer;
     int colour = 256; ///< 256: the layer's; −1 − 0xRRGGBB: a true colour
     bool filled = false;
+    std::vector<shape::Contour> islands{}; ///< of a filled one: holes, and what lies in them
 };
 
 struct DxfText {
@@ -43,6 +44,8 @@ struct DxfFile {
     int units = 0;                           ///< $INSUNITS; 0: not said
     bool metric = false;                     ///< $MEASUREMENT
     bool hasMeasurement = false;
+    bool cutShort = false;              ///< the file ends before it says so
+    bool wrongLetters = false;          ///< bytes that are no letters in the encoding it has by its version
     std::map<std::string, int> unknown; ///< kinds that were passed over
 };
 

@@ -11,6 +11,8 @@
 
 namespace up::intake {
 
+class FilledShapes;
+
 /// The part of the page that shows: as an area, and as the outlines it was drawn with.
 struct Clip {
     shape::Region region;
@@ -36,6 +38,8 @@ inline constexpr double leastBand = 25.4 / 8; // mm
 inline constexpr double alongEdge = 0.8; // mm
 /// More than this is no pattern for cloth; guards against drawings that multiply themselves.
 inline constexpr std::size_t mostShapes = 20'000;
+/// Lines that shapes are joined from.
+inline constexpr std::size_t mostLines = 500'000;
 
 /// A text and where it stands, mm on the page.
 struct Label {
@@ -56,8 +60,9 @@ struct Options {
 
 inline constexpr double leastLetter = 12.7; // mm
 
-/// The rule: a filled shape is its path, its pen is ignored; a closed outline without fill is a piece; an
-/// open thin line is an inner mark of the topmost piece it lies on, or, when it is dotted and runs along the
+/// The rule: a filled shape is its path, its pen is ignored; a closed outline without fill is a piece where
+/// nothing filled lies beneath it, else the pen line of what lies there, and where it follows no edge, an
+/// inner mark (or a band, when it is that wide); an open thin line is an inner mark of the topmost piece it lies on, or, when it is dotted and runs along the
 /// edge of one, says that this stretch lies beneath another piece; an open line at least 1/8 in wide is a
 /// band. Thin open lines of which each end meets just one other are joined where that closes them.
 class Collector {
@@ -78,10 +83,13 @@ public:
     /// Counted; said once at the end.
     void leaveOut(quilt::Remark what) { ++m_left[what]; }
     void leaveOutUnknown(const std::string& element) { ++m_unknown[element]; }
-    [[nodiscard]] bool isFull() const { return m_drawing.shapes.size() + m_lines.size() >= mostShapes; }
+    [[nodiscard]] bool isFull() const {
+        return m_drawing.shapes.size() >= mostShapes || m_lines.size() >= mostLines;
+    }
     [[nodiscard]] std::size_t count() const { return m_drawing.shapes.size(); }
 
-    [[nodiscard]] quilt::Drawing finish();
+    /// Nothing when there are more than `mostShapes`.
+    [[nodiscard]] std::optional<quilt::Drawing> finish();
 
 private:
     struct Line {
@@ -89,6 +97,7 @@ private:
         std::string name;
         Colour colour;
         bool dashed;
+        double pen;        ///< mm
         std::size_t after; ///< shapes drawn before it
     };
     void addOpen(const Painted& painted, const shape::Contour& contour);
@@ -96,13 +105,20 @@ private:
     void addBand(const Painted& painted, const shape::Contour& contour);
     void addOutlines(const Painted& painted, std::vector<shape::Outline> outlines, quilt::Origin origin);
     void closeJoinedLines();
+    void dropRepeatedOutlines();
     void sortBySize();
+    void takeLinesOver();
+    void takeOpenPenLines(const FilledShapes& filled);
+    [[nodiscard]] std::vector<quilt::DrawnShape> bandOf(const quilt::DrawnShape& line) const;
     [[nodiscard]] bool isPaintedPage(const shape::Outline& outline, Colour colour) const;
-    [[nodiscard]] bool isPenOfFilled(const shape::Outline& outline) const;
     void applyLabels();
     void placeMarks();
     void placeDottedEdges();
     void dropSpecks();
+    void dropFlatHoles();
+    [[nodiscard]] bool isFlat(const shape::Contour& contour) const;
+    /// mm from corner to corner.
+    [[nodiscard]] double pageAcross() const;
     void takeExtentAsPage();
 
     Options m_options;

@@ -139,7 +139,7 @@ Painted paintedShape(const DrawnShape& drawn, const Transform& move) {
         out.contours.push_back(transformed(hole, move));
     out.rule = shape::Fill::evenOdd;
     if (drawn.origin == quilt::Origin::outline)
-        out.pen = drawn.fill, out.penWidth = 0.3;
+        out.pen = drawn.fill, out.penWidth = drawn.pen > 0 ? drawn.pen : 0.3;
     else
         out.fill = drawn.fill;
     return out;
@@ -179,6 +179,7 @@ void carryOver(Drawing& out, const std::vector<Drawing>& pages) {
         mirrored += page.letters == quilt::Reading::mirrored ? 1 : 0;
         for (const auto& warning : page.warnings)
             if (warning.remark != Remark::openLinesLeftOut && warning.remark != Remark::beyondPage &&
+                warning.remark != Remark::penLines && warning.remark != Remark::linesAreMarks &&
                 std::find(out.warnings.begin(), out.warnings.end(), warning) == out.warnings.end())
                 out.warnings.push_back(warning);
     }
@@ -238,7 +239,9 @@ std::vector<Point> cornersOf(const std::vector<Drawing>& pages, const PageGrid& 
     return out;
 }
 
-Result<Drawing> joinPages(const std::vector<Drawing>& pages, const PageGrid& given) {
+Result<Drawing> joinPages(const std::vector<Drawing>& singles, const PageGrid& given) {
+    std::vector<Drawing> pages; // which lines lie over filled shapes is asked again of the whole
+    std::transform(singles.begin(), singles.end(), std::back_inserter(pages), quilt::withLinesAsPieces);
     PageGrid grid = given;
     grid.columns = std::clamp(grid.columns, 1, std::max(1, static_cast<int>(pages.size())));
     const auto corners = cornersOf(pages, grid);
@@ -261,9 +264,10 @@ Result<Drawing> joinPages(const std::vector<Drawing>& pages, const PageGrid& giv
         addLines(collector, pages[i], home * Transform::moveBy(corners[i].x, corners[i].y), clip);
     }
     auto out = collector.finish();
-    if (out.shapes.empty()) return failure(Code::emptyDrawing, {""});
-    carryOver(out, pages);
-    return out;
+    if (!out) return failure(Code::tooLarge, {"what the pages make together", std::to_string(mostShapes) + " shapes"});
+    if (out->shapes.empty()) return failure(Code::emptyDrawing, {""});
+    carryOver(*out, pages);
+    return std::move(*out);
 }
 
 namespace {

@@ -80,9 +80,12 @@ Result<quilt::Drawing> readPdf(const std::string& path, int page, Options option
     if (page < 1 || page > about->pages)
         return failure(Code::noSuchPage, {nameOf(path), std::to_string(page), std::to_string(about->pages)});
     const auto number = std::to_string(page);
-    const auto drawn = runTool({"pdftocairo", "-svg", "-f", number, "-l", number, asFile(path), "-"});
+    // Without these two a page whose size is no whole number of points comes a little small and moved.
+    const auto drawn = runTool(
+        {"pdftocairo", "-svg", "-noshrink", "-nocenter", "-f", number, "-l", number, asFile(path), "-"});
     if (drawn.end != End::good) return wrong(drawn, path);
-    const auto words = runTool({"pdftotext", "-bbox-layout", "-f", number, "-l", number, asFile(path), "-"});
+    const auto words = runTool(
+        {"pdftotext", "-cropbox", "-bbox-layout", "-f", number, "-l", number, asFile(path), "-"});
     if (words.end == End::good) options.labels = labelsIn(words.out);
     options.printed = true;
     auto drawing = readSvg(drawn.out, nameOf(path), options);
@@ -93,8 +96,8 @@ Result<quilt::Drawing> readPdf(const std::string& path, int page, Options option
 
 Result<std::string> picturePdf(const std::string& path, int page, int dpi) {
     const auto number = std::to_string(page);
-    const auto drawn = runTool({"pdftocairo", "-png", "-singlefile", "-gray", "-r", std::to_string(dpi), "-f",
-                                number, "-l", number, asFile(path), "-"});
+    const auto drawn = runTool({"pdftocairo", "-png", "-cropbox", "-singlefile", "-gray", "-r",
+                                std::to_string(dpi), "-f", number, "-l", number, asFile(path), "-"});
     if (drawn.end != End::good) return wrong(drawn, path);
     return drawn.out;
 }

@@ -19,6 +19,7 @@ using Pixbuf = std::unique_ptr<GdkPixbuf, Unref>;
 struct Dots {
     int width = 0, height = 0;
     bool tooMany = false;
+    int rows = 0; ///< unpacked so far
 };
 
 /// Called before anything is unpacked: a picture too large is asked for at one dot.
@@ -27,6 +28,19 @@ void prepare(GdkPixbufLoader* loader, int width, int height, gpointer data) {
     dots.width = width, dots.height = height;
     dots.tooMany = static_cast<double>(width) * height > mostDots;
     if (dots.tooMany) gdk_pixbuf_loader_set_size(loader, 0, 0);
+}
+
+void unpackedRows(GdkPixbufLoader*, int, int y, int, int height, gpointer data) {
+    auto& dots = *static_cast<Dots*>(data);
+    dots.rows = std::max(dots.rows, y + height);
+}
+
+/// What was not unpacked holds anything; white is no drawing.
+void whiten(GdkPixbuf* pixbuf, int from) {
+    const auto stride = static_cast<std::ptrdiff_t>(gdk_pixbuf_get_rowstride(pixbuf));
+    const int bytes = gdk_pixbuf_get_width(pixbuf) * gdk_pixbuf_get_n_channels(pixbuf);
+    for (int y = from; y < gdk_pixbuf_get_height(pixbuf); ++y)
+        std::fill_n(gdk_pixbuf_get_pixels(pixbuf) + y * stride, bytes, guchar{255});
 }
 
 std::string reasonOf(GError* error) {
@@ -60,6 +74,7 @@ Result<Picture> decodePicture(const std::string& bytes, const std::string& file)
     Loader loader(gdk_pixbuf_loader_new());
     Dots dots;
     g_signal_connect(loader.get(), "size-prepared", G_CALLBACK(prepare), &dots);
+    g_signal_connect(loader.get(), "area-updated", G_CALLBACK(unpackedRows), &dots);
     constexpr std::size_t portion = 1 << 20; // so that a picture too large is noticed early
     GError* error = nullptr;
     bool good = true;
@@ -73,15 +88,21 @@ Result<Picture> decodePicture(const std::string& bytes, const std::string& file)
         return failure(Code::tooManyDots,
                        {file, std::to_string(dots.width) + " × " + std::to_string(dots.height)});
     }
-    if (!good || !closed) return failure(Code::notPicture, {file, reasonOf(error ? error : closing)});
     auto* held = gdk_pixbuf_loader_get_pixbuf(loader.get());
+    constexpr int least = 32; // rows: less is no page
+    if ((!good || !closed) && !(held && dots.rows >= least))
+        return failure(Code::notPicture, {file, reasonOf(error ? error : closing)});
+    g_clear_error(&error), g_clear_error(&closing);
     if (!held) return failure(Code::notPicture, {file, "it holds no picture"});
+    const bool cutShort = !good || !closed || dots.rows < gdk_pixbuf_get_height(held);
+    if (cutShort) whiten(held, dots.rows);
     const char* dpi = gdk_pixbuf_get_option(held, "x-dpi");
     const double given = dpi ? numberIn(dpi).value_or(0) : 0;
     const Pixbuf turned(gdk_pixbuf_apply_embedded_orientation(held));
     auto out = greyOf(turned ? turned.get() : held);
     // 72 and less is what programs write that don't know.
     out.dpi = given > 72 && given <= 4800 ? given : 0;
+    out.cutShort = cutShort;
     return out;
 }
 

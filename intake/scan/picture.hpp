@@ -15,6 +15,7 @@ struct Picture {
     int width = 0, height = 0;
     std::vector<std::uint8_t> grey;
     double dpi = 0; ///< 0: the file doesn't say
+    bool cutShort = false; ///< the file ends before the picture does: what is missing is white
 
     [[nodiscard]] std::uint8_t at(int x, int y) const {
         return grey[static_cast<std::size_t>(y) * static_cast<std::size_t>(width) +
@@ -26,6 +27,7 @@ struct Picture {
 inline constexpr double mostDots = 62e6;
 
 /// PNG, JPEG or TIFF; what is clear counts as white; turned as the camera says.
+/// One that is cut short, or damaged from some place on, is read as far as it goes.
 /// Errors: Code::notPicture {file, reason}, tooManyDots {file, width × height}.
 [[nodiscard]] Result<Picture> decodePicture(const std::string& bytes, const std::string& file);
 

@@ -69,12 +69,12 @@ private:
 
 /// In the user units of the element itself.
 shape::Box boxOf(const Document& document, const pugi::xml_node& node, const Setting& outer, double tolerance,
-                 std::size_t& visited) {
+                 Journey& journey) {
     Extent extent;
     Setting setting = outer;
     setting.at = {};
     setting.clip.reset();
-    Walker walker(document, extent, tolerance, visited);
+    Walker walker(document, extent, tolerance, journey);
     if (node.first_child())
         walker.children(node, setting);
     else {
@@ -106,13 +106,13 @@ std::shared_ptr<const Clip> narrowed(const std::shared_ptr<const Clip>& one,
 
 std::shared_ptr<const Clip> clipFrom(const Document& document, const pugi::xml_node& source,
                                      const pugi::xml_node& node, const Setting& outer, double tolerance,
-                                     std::size_t& visited) {
+                                     Journey& journey) {
     const bool isMask = localName(source) == "mask";
     Setting setting{{}, outer.at, outer.viewport};
     setting.depth = outer.depth, setting.uses = outer.uses + 1;
     const auto units = source.attribute(isMask ? "maskContentUnits" : "clipPathUnits").value();
     if (std::string_view(units) == "objectBoundingBox") {
-        const auto box = boxOf(document, node, setting, tolerance, visited);
+        const auto box = boxOf(document, node, setting, tolerance, journey);
         if (box.isEmpty()) return nullptr;
         setting.at =
             setting.at * Transform::moveBy(box.left, box.top) * Transform::scale(box.width(), box.height());
@@ -120,13 +120,16 @@ std::shared_ptr<const Clip> clipFrom(const Document& document, const pugi::xml_n
     setting.at = setting.at * transformIn(source.attribute("transform").value()).value_or(Transform{});
     setting.style = styleOf(document, source, {}, setting.viewport.diagonal());
     if (!setting.style.clip.empty() && setting.uses < deepestUse)
-        if (const auto further = document.referred(setting.style.clip); localName(further) == "clipPath") {
+        if (const auto further = document.referred(setting.style.clip);
+            localName(further) == "clipPath" && !journey.goesRound(source, further)) {
             Setting around = outer; // not what stands in this clip's own units
             around.uses = setting.uses;
-            setting.clip = clipFrom(document, further, node, around, tolerance, visited);
+            journey.open.push_back(further);
+            setting.clip = clipFrom(document, further, node, around, tolerance, journey);
+            journey.open.pop_back();
         }
     Through through(isMask, tolerance);
-    Walker(document, through, tolerance, visited).children(source, setting);
+    Walker(document, through, tolerance, journey).children(source, setting);
     return through.run();
 }
 

@@ -10,7 +10,7 @@ namespace up::intake {
 /// through what it paints in more than a very dark colour. Source: CSS Masking 1.
 [[nodiscard]] std::shared_ptr<const Clip> clipFrom(const Document& document, const pugi::xml_node& source,
                                                    const pugi::xml_node& node, const Setting& outer,
-                                                   double tolerance, std::size_t& visited);
+                                                   double tolerance, Journey& journey);
 
 [[nodiscard]] std::shared_ptr<const Clip> rectangleClip(double width, double height,
                                                         const shape::Transform& at, double tolerance);

@@ -4,20 +4,12 @@
 #include "core/base/text.hpp"
 
 #include <algorithm>
-#include <array>
 
 namespace up::intake {
 namespace {
 
 constexpr std::size_t mostPutIn = 1'000'000; // characters from entities
 constexpr int deepestTree = 1000;
-
-/// Attributes that are also style properties and matter to the shape, the colour or what is seen.
-constexpr std::array presentation{
-    "fill",           "fill-rule",       "fill-opacity",     "stroke",      "stroke-width", "stroke-opacity",
-    "stroke-linecap", "stroke-linejoin", "stroke-dasharray", "display",     "visibility",   "color",
-    "opacity",        "clip-path",       "clip-rule",        "mask",        "stop-color",   "stop-opacity",
-    "overflow",       "font-family",     "font-size",        "font-weight", "font-style",   "text-anchor"};
 
 using Entities = std::map<std::string, std::string, std::less<>>;
 
@@ -60,17 +52,56 @@ std::string replaced(std::string_view text, const Entities& entities, std::size_
     return out;
 }
 
+/// What the bytes of a file turn out to be.
+enum class Letters : std::uint8_t {
+    asTheySay,
+    utf8After, ///< UTF-8, though the file says Latin-1
+    mixed      ///< neither
+};
+
+bool isWide(std::string_view text) {
+    const auto zero = text.substr(0, 4).find('\0') != std::string_view::npos;
+    return zero || text.starts_with("\xFF\xFE") || text.starts_with("\xFE\xFF");
+}
+
+/// Characters of two or four bytes are the XML reader's business.
+Letters lettersOf(std::string_view text) {
+    if (isWide(text)) return Letters::asTheySay;
+    const auto head = text.substr(0, std::min(text.find("?>"), std::size_t{200}));
+    const bool latin = head.find("8859-1") != std::string_view::npos;
+    const bool plain = std::all_of(text.begin(), text.end(), [](char c) { return c > 0; });
+    if (plain) return Letters::asTheySay;
+    const bool valid = isUtf8(text) && text.find('\0') == std::string_view::npos;
+    if (latin) return valid ? Letters::utf8After : Letters::asTheySay;
+    return valid ? Letters::asTheySay : Letters::mixed;
+}
+
+std::string withoutNulls(std::string text) {
+    std::replace(text.begin(), text.end(), '\0', ' ');
+    return text;
+}
+
 } // namespace
 
 Result<void> Document::load(const std::string& text, const std::string& file) {
     if (text.size() > mostDrawingBytes)
         return failure(Code::tooLarge, {file, std::to_string(mostDrawingBytes / 1'000'000) + " MB"});
+    constexpr auto flags = pugi::parse_default | pugi::parse_doctype;
+    const auto letters = lettersOf(text);
+    if (letters != Letters::asTheySay) m_remarks.push_back(quilt::Remark::wrongLetters);
     const auto parsed =
-        m_tree.load_buffer(text.data(), text.size(), pugi::parse_default | pugi::parse_doctype);
-    if (!parsed) {
-        const auto upTo =
-            text.substr(0, static_cast<std::size_t>(std::max<std::ptrdiff_t>(parsed.offset, 0)));
-        const int line = static_cast<int>(std::count(upTo.begin(), upTo.end(), '\n')) + 1;
+        letters == Letters::asTheySay ? m_tree.load_buffer(text.data(), text.size(), flags)
+        : letters == Letters::utf8After
+            ? m_tree.load_buffer(text.data(), text.size(), flags, pugi::encoding_utf8)
+            : m_tree.load_string(withoutNulls(latinWhereNotUtf8(text)).c_str(), flags);
+    // Nothing whole follows the place where reading failed.
+    const auto upToHere = std::min(static_cast<std::size_t>(std::max<std::ptrdiff_t>(parsed.offset, 0)), text.size());
+    const bool cutShort = !parsed && text.find('>', upToHere + 1) == std::string::npos && root().first_child() &&
+                          localName(root()) == "svg";
+    if (cutShort) m_remarks.push_back(quilt::Remark::cutShort);
+    if (!parsed && !cutShort) {
+        const auto end = text.begin() + static_cast<std::ptrdiff_t>(upToHere);
+        const int line = static_cast<int>(std::count(text.begin(), end, '\n')) + 1;
         return failure(Code::notSvg, {file, "line " + std::to_string(line) + ": it is not well-formed"},
                        {line, {}});
     }
@@ -146,8 +177,8 @@ pugi::xml_node Document::linked(const pugi::xml_node& node) const {
 Properties Document::propertiesOf(const pugi::xml_node& node) const {
     Properties out;
     for (const auto& attribute : node.attributes())
-        if (std::find(presentation.begin(), presentation.end(), std::string_view(attribute.name())) !=
-            presentation.end())
+        if (std::find(readProperties.begin(), readProperties.end(), std::string_view(attribute.name())) !=
+            readProperties.end())
             out.insert_or_assign(attribute.name(), std::string(trimmed(attribute.value())));
     if (!m_sheet.isEmpty()) m_sheet.apply(node, out);
     addDeclarations(node.attribute("style").value(), out);

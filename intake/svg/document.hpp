@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/base/error.hpp"
+#include "core/quilt/drawing.hpp"
 #include "intake/svg/stylesheet.hpp"
 
 #include <pugixml.hpp>
@@ -17,9 +18,12 @@ inline constexpr std::size_t mostDrawingBytes = 48'000'000;
 
 class Document {
 public:
+    /// A file that ends too early is read as far as it goes; bytes that are no UTF-8 are taken for Latin-1.
     /// Errors: Code::notSvg {file, reason}, tooLarge {file, limit}.
     [[nodiscard]] Result<void> load(const std::string& text, const std::string& file);
 
+    /// What was amiss with the file and could be got over.
+    [[nodiscard]] const std::vector<quilt::Remark>& remarks() const { return m_remarks; }
     [[nodiscard]] pugi::xml_node root() const { return m_tree.document_element(); }
     /// The element of that id; an empty node when there is none.
     [[nodiscard]] pugi::xml_node byId(std::string_view id) const;
@@ -35,6 +39,7 @@ private:
     void gather();
     pugi::xml_document m_tree;
     Stylesheet m_sheet;
+    std::vector<quilt::Remark> m_remarks;
     std::unordered_map<std::string, pugi::xml_node> m_ids;
 };
 

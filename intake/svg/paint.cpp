@@ -59,12 +59,13 @@ std::optional<Colour> meanOf(const std::vector<Stop>& stops) {
     return Colour{channel(sum[0]), channel(sum[1]), channel(sum[2])};
 }
 
-std::optional<Colour> firstFill(const Document& document, const pugi::xml_node& pattern) {
+std::optional<Colour> firstFill(const Document& document, const pugi::xml_node& pattern, int deepest = 50) {
+    if (deepest == 0) return std::nullopt;
     for (const auto& node : pattern.children()) {
         const auto own = document.propertiesOf(node);
         if (const auto it = own.find("fill"); it != own.end())
             if (const auto colour = colourIn(it->second)) return colour;
-        if (const auto within = firstFill(document, node)) return within;
+        if (const auto within = firstFill(document, node, deepest - 1)) return within;
     }
     return std::nullopt;
 }

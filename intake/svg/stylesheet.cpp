@@ -4,11 +4,23 @@
 #include "core/base/text.hpp"
 
 #include <algorithm>
+#include <functional>
 
 namespace up::intake {
 namespace {
 
 constexpr std::size_t mostRules = 20'000;
+constexpr std::string_view importantMark = "!important";
+
+std::string without(std::string_view mark, std::string_view text) {
+    std::string out;
+    for (;;) {
+        const auto at = text.find(mark);
+        out += text.substr(0, at);
+        if (at == std::string_view::npos) return out;
+        text.remove_prefix(at + mark.size());
+    }
+}
 
 std::string withoutComments(std::string_view css) {
     std::string out;
@@ -19,10 +31,7 @@ std::string withoutComments(std::string_view css) {
         const auto close = css.find("*/", open + 2);
         at = close == std::string_view::npos ? css.size() : close + 2;
     }
-    for (const std::string_view mark : {"<!--", "-->"})
-        for (std::size_t at; (at = out.find(mark)) != std::string::npos;)
-            out.erase(at, mark.size());
-    return out;
+    return without("-->", without("<!--", out));
 }
 
 /// From an opening brace to just after its closing one.
@@ -70,7 +79,6 @@ std::string_view localName(const pugi::xml_node& node) {
 }
 
 void addDeclarations(std::string_view text, Properties& out) {
-    constexpr std::string_view mark = "!important";
     while (!text.empty()) {
         const auto end = std::min(text.find(';'), text.size());
         const auto item = text.substr(0, end);
@@ -80,8 +88,8 @@ void addDeclarations(std::string_view text, Properties& out) {
         const std::string key(trimmed(item.substr(0, colon)));
         const std::string value(trimmed(item.substr(colon + 1)));
         const auto it = out.find(key);
-        const bool kept = it != out.end() && it->second.find(mark) != std::string::npos &&
-                          value.find(mark) == std::string::npos;
+        const bool kept = it != out.end() && it->second.find(importantMark) != std::string::npos &&
+                          value.find(importantMark) == std::string::npos;
         if (!kept) out[key] = value;
     }
 }
@@ -97,17 +105,7 @@ void Stylesheet::add(std::string_view css) {
         }
         if (open == std::string_view::npos) break;
         const auto next = afterBlock(rest, open);
-        if (rest.front() != '@') {
-            auto selectors = rest.substr(0, open);
-            const std::string body(rest.substr(open + 1, next - open - 2));
-            while (!selectors.empty()) {
-                const auto end = std::min(selectors.find(','), selectors.size());
-                Rule rule{{}, 0, body};
-                if (parseSelector(trimmed(selectors.substr(0, end)), rule))
-                    m_rules.push_back(std::move(rule));
-                selectors.remove_prefix(std::min(end + 1, selectors.size()));
-            }
-        }
+        if (rest.front() != '@') addRules(rest.substr(0, open), rest.substr(open + 1, next - open - 2));
         rest.remove_prefix(next);
     }
     std::stable_sort(m_rules.begin(), m_rules.end(),
@@ -115,6 +113,58 @@ void Stylesheet::add(std::string_view css) {
     m_byKey.clear();
     for (std::size_t i = 0; i < m_rules.size(); ++i)
         m_byKey[keyOf(m_rules[i].chain.back())].push_back(i);
+}
+
+void Stylesheet::addRules(std::string_view selectors, std::string_view body) {
+    auto declared = parseDeclarations(body);
+    if (declared.values.empty()) return;
+    m_declared.push_back(std::move(declared));
+    while (!selectors.empty()) {
+        const auto end = std::min(selectors.find(','), selectors.size());
+        Rule rule{{}, 0, m_declared.size() - 1, {}};
+        if (parseSelector(trimmed(selectors.substr(0, end)), rule)) {
+            for (std::size_t i = 0; i + 1 < rule.chain.size(); ++i) {
+                const Simple& simple = rule.chain[i];
+                if (!simple.element.empty()) trace("", simple.element, rule.around);
+                if (!simple.id.empty()) trace("#", simple.id, rule.around);
+                for (const auto& name : simple.classes)
+                    trace(".", name, rule.around);
+            }
+            m_rules.push_back(std::move(rule));
+        }
+        selectors.remove_prefix(std::min(end + 1, selectors.size()));
+    }
+}
+
+/// The last of a property counts, important ones before others.
+Stylesheet::Declared Stylesheet::parseDeclarations(std::string_view text) {
+    Properties all;
+    addDeclarations(text, all);
+    Declared out;
+    for (std::size_t i = 0; i < readProperties.size(); ++i) {
+        const auto it = all.find(readProperties[i]);
+        if (it == all.end()) continue;
+        const bool important = it->second.find(importantMark) != std::string::npos;
+        (important ? out.important : out.plain) |= std::uint32_t{1} << i;
+        out.values.emplace_back(i, it->second);
+    }
+    return out;
+}
+
+void Stylesheet::trace(std::string_view kind, std::string_view name, Traces& out) {
+    const auto hash = std::hash<std::string_view>{}(name) * 31 + (kind.empty() ? 0 : static_cast<std::size_t>(kind[0]));
+    out.set(hash % 256);
+    out.set(hash / 256 % 256);
+}
+
+Stylesheet::Traces Stylesheet::tracesAround(const pugi::xml_node& node) {
+    Traces out;
+    for (auto up = node.parent(); up.type() == pugi::node_element; up = up.parent()) {
+        trace("", localName(up), out);
+        if (const auto id = up.attribute("id")) trace("#", id.value(), out);
+        eachWord(up.attribute("class").value(), [&](std::string_view word) { trace(".", word, out); });
+    }
+    return out;
 }
 
 bool Stylesheet::parseSelector(std::string_view text, Rule& rule) {
@@ -191,22 +241,40 @@ std::string Stylesheet::keyOf(const Simple& simple) {
     return simple.element.empty() ? "*" : simple.element;
 }
 
-void Stylesheet::apply(const pugi::xml_node& node, Properties& out) const {
+std::vector<std::size_t> Stylesheet::worthTrying(const pugi::xml_node& node) const {
     std::vector<std::size_t> worth;
     const auto look = [&](const std::string& key) {
-        if (const auto it = m_byKey.find(key); it != m_byKey.end())
-            worth.insert(worth.end(), it->second.begin(), it->second.end());
+        const auto it = m_byKey.find(key);
+        if (it == m_byKey.end()) return;
+        const auto middle = static_cast<std::ptrdiff_t>(worth.size());
+        worth.insert(worth.end(), it->second.rbegin(), it->second.rend());
+        std::inplace_merge(worth.begin(), worth.begin() + middle, worth.end(), std::greater<>());
     };
     look("*");
     look(std::string(localName(node)));
     if (const auto id = node.attribute("id")) look(std::string("#") + id.value());
     eachWord(node.attribute("class").value(), [&](std::string_view word) { look("." + std::string(word)); });
-    std::sort(worth.begin(), worth.end());
-    worth.erase(std::unique(worth.begin(), worth.end()), worth.end());
+    return worth;
+}
+
+/// The strongest rule first: a property that has been declared needs no weaker one.
+void Stylesheet::apply(const pugi::xml_node& node, Properties& out) const {
     int budget = 20'000; // steps up the tree for one element: far more than any real sheet takes
-    for (const auto i : worth)
-        if (fits(m_rules[i].chain, m_rules[i].chain.size() - 1, node, budget))
-            addDeclarations(m_rules[i].declarations, out);
+    std::uint32_t plain = 0, important = 0;
+    std::array<const std::string*, readProperties.size()> value{};
+    const auto around = tracesAround(node);
+    for (const auto i : worthTrying(node)) {
+        const Rule& rule = m_rules[i];
+        const Declared& declared = m_declared[rule.declared];
+        const auto fresh = (declared.important & ~important) | (declared.plain & ~plain & ~important);
+        if (fresh == 0 || (rule.around & ~around).any()) continue;
+        if (!fits(rule.chain, rule.chain.size() - 1, node, budget)) continue;
+        for (const auto& [property, text] : declared.values)
+            if (fresh >> property & 1) value[property] = &text;
+        plain |= declared.plain, important |= declared.important;
+    }
+    for (std::size_t i = 0; i < value.size(); ++i)
+        if (value[i]) out.insert_or_assign(std::string(readProperties[i]), *value[i]);
 }
 
 } // namespace up::intake

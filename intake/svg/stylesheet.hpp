@@ -2,6 +2,9 @@
 // The `<style>` of a drawing: which declarations apply to which element.
 #pragma once
 
+#include <array>
+#include <bitset>
+#include <cstdint>
 #include <map>
 #include <pugixml.hpp>
 #include <string>
@@ -20,6 +23,14 @@ using Properties = std::map<std::string, std::string, std::less<>>;
 /// is not.
 void addDeclarations(std::string_view text, Properties& out);
 
+/// The properties that matter to the shape, the colour or what is seen: those that are also attributes, and are
+/// read from style sheets.
+inline constexpr std::array<std::string_view, 24> readProperties{
+    "fill",           "fill-rule",       "fill-opacity",     "stroke",      "stroke-width", "stroke-opacity",
+    "stroke-linecap", "stroke-linejoin", "stroke-dasharray", "display",     "visibility",   "color",
+    "opacity",        "clip-path",       "clip-rule",        "mask",        "stop-color",   "stop-opacity",
+    "overflow",       "font-family",     "font-size",        "font-weight", "font-style",   "text-anchor"};
+
 /// Rules with selectors made of elements, .classes, #ids, [attributes], blanks and ">"; other selectors and
 /// @rules are passed over. Source: W3C, CSS 2.1, 4 to 6, for what overrules what.
 class Stylesheet {
@@ -37,11 +48,26 @@ private:
         std::vector<std::pair<std::string, std::string>> attributes;
         bool childOnly = false; ///< must be the very parent of the one to its right
     };
+    /// What is declared of the properties that are read.
+    struct Declared {
+        std::vector<std::pair<std::size_t, std::string>> values; ///< by their place in `readProperties`
+        std::uint32_t plain = 0, important = 0;                  ///< a bit for each
+    };
+    /// Names, classes and ids that occur, a bit or two for each: what is not in it occurs nowhere. Source: Bloom,
+    /// "Space/Time Trade-offs in Hash Coding with Allowable Errors", 1970.
+    using Traces = std::bitset<256>;
     struct Rule {
         std::vector<Simple> chain; ///< the element itself last
         int weight = 0;
-        std::string declarations;
+        std::size_t declared = 0; ///< which of `m_declared`
+        Traces around;            ///< what must occur among the elements around it
     };
+    static Declared parseDeclarations(std::string_view text);
+    static void trace(std::string_view kind, std::string_view name, Traces& out);
+    static Traces tracesAround(const pugi::xml_node& node);
+    void addRules(std::string_view selectors, std::string_view body);
+    /// Rules worth trying, the strongest first.
+    [[nodiscard]] std::vector<std::size_t> worthTrying(const pugi::xml_node& node) const;
     static bool parseSelector(std::string_view text, Rule& rule);
     static bool fits(const Simple& simple, const pugi::xml_node& node);
     static bool fits(const std::vector<Simple>& chain, std::size_t upTo, const pugi::xml_node& node,
@@ -49,6 +75,7 @@ private:
     /// What an element must have for a rule to be worth trying: "#id", ".class", an element's name or "*".
     static std::string keyOf(const Simple& simple);
     std::vector<Rule> m_rules; ///< the stronger the later
+    std::vector<Declared> m_declared;
     std::unordered_map<std::string, std::vector<std::size_t>> m_byKey;
 };
 

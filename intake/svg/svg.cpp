@@ -56,22 +56,27 @@ Result<quilt::Drawing> readSvg(const std::string& text, const std::string& file,
     Document document;
     if (auto loaded = document.load(text, file); !loaded) return tl::unexpected(loaded.error());
     const auto root = document.root();
+    const auto& amiss = document.remarks();
     const auto size = pageSizeOf(root);
     const bool printed = options.printed;
     Collector collector(std::move(options));
+    for (const auto remark : amiss)
+        collector.remark(remark);
     if (!size.physical) collector.remark(Remark::sizeAssumed);
     collector.setPage(size.width * mmPerUnit, size.height * mmPerUnit);
     Setting setting{{}, Transform::scale(mmPerUnit, mmPerUnit), viewportOf(root, size.width, size.height)};
     setting.at = setting.at * setting.viewport.place;
     setting.style = styleOf(document, root, {}, setting.viewport.diagonal());
     Page page(collector, printed);
-    std::size_t visited = 0;
-    if (setting.style.shown) Walker(document, page, collector.tolerance(), visited).children(root, setting);
-    if (collector.isFull()) return failure(Code::tooLarge, {file, std::to_string(mostShapes) + " shapes"});
-    auto drawing = collector.finish();
-    if (!drawing.shapes.empty()) return drawing;
-    const bool tangled = std::any_of(drawing.warnings.begin(), drawing.warnings.end(),
+    Journey journey;
+    if (setting.style.shown) Walker(document, page, collector.tolerance(), journey).children(root, setting);
+    auto drawing = collector.isFull() ? std::nullopt : collector.finish();
+    if (!drawing) return failure(Code::tooLarge, {file, std::to_string(mostShapes) + " shapes"});
+    if (!drawing->shapes.empty()) return std::move(*drawing);
+    const bool tangled = std::any_of(drawing->warnings.begin(), drawing->warnings.end(),
                                      [](const auto& w) { return w.remark == Remark::tangledLeftOut; });
+    if (std::find(amiss.begin(), amiss.end(), Remark::cutShort) != amiss.end())
+        return failure(Code::notSvg, {file, "it is cut short before its first shape"});
     return failure(tangled ? Code::crossing : Code::emptyDrawing, {file});
 }
 

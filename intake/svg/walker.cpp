@@ -6,6 +6,7 @@
 #include "intake/svg/names.hpp"
 #include "intake/svg/text.hpp"
 
+#include <algorithm>
 #include <set>
 
 namespace up::intake {
@@ -17,6 +18,7 @@ namespace {
 
 constexpr int deepest = 200;                  // groups in groups
 constexpr std::size_t mostElements = 500'000; // visited, copies counted each time
+constexpr std::size_t mostCopied = 70'000;    // of these, within copies; more than `mostShapes` need
 
 /// Definitions, notes and movement: nothing of it is painted where it stands.
 bool isSilent(std::string_view name) {
@@ -39,6 +41,22 @@ std::string_view prefixOf(const pugi::xml_node& node) {
 
 } // namespace
 
+bool Journey::goesRound(const pugi::xml_node& node, const pugi::xml_node& target) const {
+    if (std::find(open.begin(), open.end(), target) != open.end()) return true;
+    for (auto up = node; up; up = up.parent())
+        if (up == target) return true;
+    return false;
+}
+
+/// Counts an element; true from where on no more are looked at.
+bool Walker::isTooMuch(const Setting& outer) {
+    const bool copy = outer.uses > 0;
+    m_journey.visited += 1, m_journey.copied += copy ? 1 : 0;
+    if (m_journey.visited == mostElements + 1 || (copy && m_journey.copied == mostCopied + 1))
+        m_listener.leftOut(Remark::endlessLeftOut);
+    return m_journey.visited > mostElements || (copy && m_journey.copied > mostCopied);
+}
+
 void Walker::children(const pugi::xml_node& parent, const Setting& setting) {
     if (setting.depth >= deepest) return m_listener.leftOut(Remark::endlessLeftOut);
     Setting inner = setting;
@@ -53,10 +71,7 @@ void Walker::element(const pugi::xml_node& node, const Setting& outer) {
     const auto prefix = prefixOf(node);
     const bool foreign = !prefix.empty() && prefix != "svg" && prefix != prefixOf(m_document.root());
     if (isSilent(name) || foreign || m_listener.isFull()) return;
-    if (++m_visited > mostElements) {
-        if (m_visited == mostElements + 1) m_listener.leftOut(Remark::endlessLeftOut);
-        return;
-    }
+    if (isTooMuch(outer)) return;
     Setting inner = outer;
     inner.style = styleOf(m_document, node, outer.style, outer.viewport.diagonal());
     if (!inner.style.shown) return;
@@ -117,12 +132,19 @@ void Walker::nested(const pugi::xml_node& node, Setting inner, std::string_view 
 void Walker::use(const pugi::xml_node& node, Setting inner) {
     const auto target = m_document.linked(node);
     if (!target) return m_listener.leftOut(Remark::missingLeftOut);
-    if (++inner.uses > deepestUse) return m_listener.leftOut(Remark::endlessLeftOut);
+    if (++inner.uses > deepestUse || m_journey.goesRound(node, target))
+        return m_listener.leftOut(Remark::endlessLeftOut);
     inner.at = inner.at *
                Transform::moveBy(lengthIn(node.attribute("x").value(), inner.viewport.width).value_or(0),
                                  lengthIn(node.attribute("y").value(), inner.viewport.height).value_or(0));
     if (const auto label = labelOf(node); !label.empty()) inner.group = label;
     inner.isGlyph = std::string_view(target.attribute("id").value()).starts_with("glyph");
+    m_journey.open.push_back(target);
+    copy(target, node, std::move(inner));
+    m_journey.open.pop_back();
+}
+
+void Walker::copy(const pugi::xml_node& target, const pugi::xml_node& node, Setting inner) {
     const auto kind = localName(target);
     if (kind != "symbol" && kind != "svg") return element(target, inner);
     inner.style = styleOf(m_document, target, inner.style, inner.viewport.diagonal());
@@ -150,9 +172,14 @@ void Walker::clipBy(const pugi::xml_node& node, Setting& inner) {
     if (inner.uses >= deepestUse) return m_listener.leftOut(Remark::endlessLeftOut);
     for (const auto& reference : {inner.style.clip, inner.style.mask}) {
         const auto source = reference.empty() ? pugi::xml_node() : m_document.referred(reference);
-        if (localName(source) == "clipPath" || localName(source) == "mask")
-            inner.clip =
-                narrowed(inner.clip, clipFrom(m_document, source, node, inner, m_tolerance, m_visited));
+        if (localName(source) != "clipPath" && localName(source) != "mask") continue;
+        if (m_journey.goesRound(node, source)) {
+            m_listener.leftOut(Remark::endlessLeftOut);
+            continue;
+        }
+        m_journey.open.push_back(source);
+        inner.clip = narrowed(inner.clip, clipFrom(m_document, source, node, inner, m_tolerance, m_journey));
+        m_journey.open.pop_back();
     }
 }
 

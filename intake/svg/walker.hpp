@@ -38,12 +38,21 @@ public:
     [[nodiscard]] virtual bool isFull() const { return false; }
 };
 
+/// What all walks over one document share, so that copies of copies come to an end.
+struct Journey {
+    std::size_t visited = 0;          ///< elements
+    std::size_t copied = 0;           ///< those that were reached through a reference
+    std::vector<pugi::xml_node> open; ///< what is being referred to just now, the innermost last
+
+    /// Whether a reference from `node` to `target` would lead back to where it came from.
+    [[nodiscard]] bool goesRound(const pugi::xml_node& node, const pugi::xml_node& target) const;
+};
+
 class Walker {
 public:
-    /// `tolerance`: mm, for clip paths. `visited` counts elements through all walks over one document, so
-    /// that copies of copies come to an end.
-    Walker(const Document& document, Listener& listener, double tolerance, std::size_t& visited)
-        : m_document(document), m_listener(listener), m_tolerance(tolerance), m_visited(visited) {}
+    /// `tolerance`: mm, for clip paths.
+    Walker(const Document& document, Listener& listener, double tolerance, Journey& journey)
+        : m_document(document), m_listener(listener), m_tolerance(tolerance), m_journey(journey) {}
 
     void children(const pugi::xml_node& parent, const Setting& setting);
     void element(const pugi::xml_node& node, const Setting& outer);
@@ -53,13 +62,15 @@ private:
     void firstThatSuits(const pugi::xml_node& node, const Setting& inner);
     void nested(const pugi::xml_node& node, Setting inner, std::string_view width, std::string_view height);
     void use(const pugi::xml_node& node, Setting inner);
+    void copy(const pugi::xml_node& target, const pugi::xml_node& node, Setting inner);
+    [[nodiscard]] bool isTooMuch(const Setting& outer);
     void text(const pugi::xml_node& node, const Setting& inner);
     void clipBy(const pugi::xml_node& node, Setting& inner);
 
     const Document& m_document;
     Listener& m_listener;
     double m_tolerance;
-    std::size_t& m_visited;
+    Journey& m_journey;
 };
 
 } // namespace up::intake

@@ -60,7 +60,7 @@ Drawing pageAt(Point corner, double width, double height, bool lines = false) {
             }
         }
     }
-    return collector.finish();
+    return collector.finish().value();
 }
 
 std::vector<double> areas(const Drawing& drawing) {

@@ -208,9 +208,12 @@ TEST(SvgLines, ThatMeetEndToEndAreOneOutline) {
     const auto d =
         read("<rect width='900' height='900'/><g fill='none' stroke='black'><path d='M100 100H200'/><path "
              "d='M200 100.2V200'/><path d='M100 100L200 200.1'/><path d='M300 300H400'/></g>");
-    ASSERT_EQ(d.shapes.size(), 2U);
-    EXPECT_NEAR(area(d, 1), 5000, 30);
-    EXPECT_EQ(d.shapes[0].marks.size(), 1U) << "the line that meets no other";
+    ASSERT_EQ(d.shapes.size(), 1U);
+    EXPECT_EQ(d.shapes[0].marks.size(), 2U) << "the outline on cloth, and the line that meets no other";
+    const auto pieces = quilt::withLinesAsPieces(d);
+    ASSERT_EQ(pieces.shapes.size(), 2U);
+    EXPECT_NEAR(area(pieces, 1), 5000, 30);
+    EXPECT_EQ(pieces.shapes[0].marks.size(), 1U) << "the line that meets no other";
 }
 
 TEST(SvgText, BecomesALetterAPiece) {
