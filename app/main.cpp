@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/canvas/mat.hpp"
 #include "app/look/look.hpp"
+#include "app/window/opening.hpp"
 #include "app/window/window.hpp"
 #include "core/base/check.hpp"
 #include "output/pdf/pdf.hpp"
@@ -16,6 +17,7 @@
 #include <QSlider>
 #include <QSpinBox>
 #include <QStandardPaths>
+#include <QScreen>
 #include <QTimer>
 #include <cstdio>
 #include <ctime>
@@ -153,7 +155,7 @@ int main(int count, char** given) {
         window.openSample();
     if (words.isSet("import")) window.imports().importAll(words.value("import"));
     if (picture) return takePicture(application, window, words);
-    window.show();
+    showWithin(window, QApplication::primaryScreen()->availableGeometry());
     window.files().offerRecovery();
     return QApplication::exec();
 }

@@ -2,6 +2,7 @@
 // Verbs that make files: import, new, nest, export, demo.
 #include "cli/open.hpp"
 #include "core/edit/edits.hpp"
+#include "core/edit/naming.hpp"
 #include "core/layout/groups.hpp"
 #include "core/measure/say.hpp"
 #include "core/plan/lay_out.hpp"
@@ -50,19 +51,26 @@ Bytes import(const Words& words) {
     const auto drawing =
         together ? openPages(words) : openDrawing(words.files.front(), words.page, words.dpi);
     if (!drawing) return tl::unexpected(drawing.error());
-    return store::writePieces(*drawing, warningsOf(*drawing));
+    auto named = *drawing;
+    const auto names = edit::namesFor(named);
+    for (std::size_t i = 0; i < names.size(); ++i)
+        if (named.shapes[i].name.empty()) named.shapes[i].name = names[i]; // an id stays, whoever gave it
+    return store::writePieces(named, warningsOf(named));
 }
 
 Bytes makeNew(const Words& words) {
     const auto size = measure::readSize(words.finished);
     if (!size) return tl::unexpected(size.error());
+    const auto margin = measure::readLength(words.margin);
+    if (!margin) return tl::unexpected(margin.error());
     auto quilt = edit::addBlock(quilt::emptyQuilt(words.name), words.name, size->width, size->height);
     for (const auto& file : words.files) {
         if (!quilt) break;
         const auto drawing = openDrawing(file);
         if (!drawing) return tl::unexpected(drawing.error());
         quilt = edit::addDrawing(*quilt, quilt->blocks.back().id, *drawing,
-                                 {words.reversed, words.ownSize ? edit::Fit::own : edit::Fit::page}, now());
+                                 {words.reversed, words.ownSize ? edit::Fit::own : edit::Fit::page, *margin},
+                                 now());
     }
     if (!quilt) return tl::unexpected(quilt.error());
     return store::writeQuilt(*quilt);

@@ -42,6 +42,8 @@ public:
         fresh->add_flag("--reversed", m_words.reversed, "the drawing is already mirrored");
         fresh->add_flag("--own-size", m_words.ownSize,
                         "keep the drawing's size instead of fitting the block");
+        fresh->add_option("--margin", m_words.margin,
+                          "what stays free inside the finished edge when the drawing is scaled: 1/2in");
         auto* nesting = verb("nest", "Lays pieces out on sheets", cli::nest);
         nesting->add_option("JOB", m_words.file, "a nest job")->required();
         timed(nesting);

@@ -12,7 +12,7 @@ namespace up::cli {
 
 struct Words {
     std::string file, block, name, finished, what, as, out = "-", paper = "letter", square, overlap = "0",
-                                                       size, school;
+                                                       size, school, margin = "1/2";
     std::vector<std::string> files;
     double seconds = 2, dpi = 0;
     int rounds = 0, page = 1, columns = 0;

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/asker.hpp"
+#include "app/dialogs/block_dialog.hpp"
 
 #include "app/dialogs/arrange_dialog.hpp"
 #include "app/dialogs/edge_dialog.hpp"
@@ -67,6 +68,11 @@ std::optional<QString> DialogAsker::choice(const QString& title, const QString& 
 std::optional<QColor> DialogAsker::colour(const QString& title, const QColor& proposed) {
     const QColor answer = QColorDialog::getColor(proposed, m_parent, title);
     return answer.isValid() ? std::optional(answer) : std::nullopt;
+}
+
+std::optional<BlockAnswer> DialogAsker::block(const BlockQuestion& question) {
+    BlockDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
 }
 
 std::optional<quilt::Web> DialogAsker::web(const quilt::Web& web, measure::System units) {

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/dialogs/arranging.hpp"
+#include "app/dialogs/blocking.hpp"
 #include "app/dialogs/edging.hpp"
 #include "app/dialogs/importing.hpp"
 #include "app/dialogs/laying.hpp"
@@ -40,6 +41,7 @@ public:
     virtual std::optional<QString> choice(const QString& title, const QString& question,
                                           const QStringList& choices) = 0;
     virtual std::optional<QColor> colour(const QString& title, const QColor& proposed) = 0;
+    virtual std::optional<BlockAnswer> block(const BlockQuestion& question) = 0;
     virtual std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) = 0;
     virtual std::optional<SizeAnswer> size(const SizeQuestion& question) = 0;
     virtual std::optional<ImportAnswer> import(ImportQuestion question) = 0;
@@ -74,6 +76,7 @@ public:
     std::optional<QString> choice(const QString& title, const QString& question,
                                   const QStringList& choices) override;
     std::optional<QColor> colour(const QString& title, const QColor& proposed) override;
+    std::optional<BlockAnswer> block(const BlockQuestion& question) override;
     std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) override;
     std::optional<SizeAnswer> size(const SizeQuestion& question) override;
     std::optional<ImportAnswer> import(ImportQuestion question) override;

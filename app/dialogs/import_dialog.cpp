@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/import_dialog.hpp"
 
-#include "app/dialogs/errand_strip.hpp"
 #include "app/dialogs/import_picture.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "core/edit/naming.hpp"
 #include "core/measure/say.hpp"
 #include "words/sentences.hpp"
 
@@ -27,9 +27,10 @@ namespace {
 
 using edit::Role;
 
-QString sizeWords(const shape::Box& box, measure::System units) {
-    return QString::fromStdString(
-        measure::saySize(measure::Length::ofMm(box.width()), measure::Length::ofMm(box.height()), units));
+/// As large as it will be in the block.
+QString sizeWords(const shape::Box& box, double scale, measure::System units) {
+    return QString::fromStdString(measure::saySize(measure::Length::ofMm(box.width() * scale),
+                                                   measure::Length::ofMm(box.height() * scale), units));
 }
 
 QString roleWords(const quilt::DrawnShape& drawn, Role role) {
@@ -44,7 +45,7 @@ QString roleWords(const quilt::DrawnShape& drawn, Role role) {
 } // namespace
 
 ImportDialog::ImportDialog(ImportQuestion question, QWidget* parent)
-    : QDialog(parent), m_question(std::move(question)),
+    : QDialog(parent), m_question(std::move(question)), m_read(m_question.drawing),
       m_picture(named(new ImportPicture(this), "import.picture")), m_notes(new QLabel(this)),
       m_size(new QLabel(this)), m_side(named(new QLabel(this), "import.side")) {
     setWindowTitle("Import " + m_question.file);
@@ -75,101 +76,6 @@ ImportDialog::ImportDialog(ImportQuestion question, QWidget* parent)
     m_add->setFocus();
 }
 
-void ImportDialog::buildReading(QVBoxLayout& column) {
-    auto* row = new QHBoxLayout;
-    column.addLayout(row);
-    auto* pageName = new QLabel("Page", this);
-    m_page = named(new QComboBox(this), "import.page");
-    for (int i = 1; i <= m_question.pages; ++i)
-        m_page->addItem(QString("%1 of %2").arg(i).arg(m_question.pages));
-    if (m_question.pages > 1 && m_question.readPages) m_page->addItem("All joined…");
-    auto* dpiName = new QLabel("Dots to the inch", this);
-    m_dpi = named(new QSpinBox(this), "import.dpi");
-    m_dpi->setRange(0, 4800);
-    m_dpi->setSpecialValueText("as the file says");
-    m_dpi->setKeyboardTracking(false);
-    m_dpi->setButtonSymbols(QAbstractSpinBox::NoButtons);
-    m_borders = named(new QCheckBox("Wide pen lines are pieces of their own", this), "import.borders");
-    for (QWidget* part : {static_cast<QWidget*>(pageName), static_cast<QWidget*>(m_page)}) {
-        part->setVisible(m_question.pages > 1);
-        row->addWidget(part);
-    }
-    for (QWidget* part : {static_cast<QWidget*>(dpiName), static_cast<QWidget*>(m_dpi)}) {
-        part->setVisible(m_question.isScan);
-        row->addWidget(part);
-    }
-    m_borders->setVisible(!m_question.isScan);
-    column.addWidget(m_borders);
-    connect(m_page, &QComboBox::activated, this, [this](int index) {
-        m_settings.joined.reset();
-        if (index >= m_question.pages) return joinPages();
-        m_settings.page = index + 1;
-        readAgain();
-    });
-    connect(m_dpi, &QSpinBox::valueChanged, this, [this](int dpi) {
-        m_settings.dpi = dpi < 20 ? 0 : dpi;
-        readAgain();
-    });
-    connect(m_borders, &QCheckBox::toggled, this, [this](bool on) {
-        m_settings.borders = on;
-        readAgain();
-    });
-}
-
-void ImportDialog::buildShapes(QVBoxLayout& column) {
-    m_list = named(new QListWidget(this), "import.list");
-    column.addWidget(m_list, 3);
-    auto* row = new QHBoxLayout;
-    column.addLayout(row);
-    m_role = named(new QComboBox(this), "import.role");
-    m_role->addItems({"A piece", "An inner mark", "Left out"}); // as edit::Role
-    row->addWidget(new QLabel("The chosen shape is", this));
-    row->addWidget(m_role, 1);
-    m_notes->setObjectName("import.notes");
-    m_notes->setWordWrap(true);
-    m_notes->setTextFormat(Qt::PlainText);
-    m_notes->setProperty("role", "quiet");
-    column.addWidget(m_notes);
-    column.addWidget(new ErrandStrip(m_reading, "reading.stop", this));
-    connect(&m_reading, &Errand::stopped, this, &ImportDialog::stopReading);
-    connect(m_list, &QListWidget::currentRowChanged, this, [this](int row_) {
-        m_picture->setPointed(row_);
-        if (row_ >= 0 && row_ < static_cast<int>(m_roles.size()))
-            m_role->setCurrentIndex(static_cast<int>(m_roles[static_cast<std::size_t>(row_)]));
-    });
-    connect(m_list, &QListWidget::itemChanged, this, [this](QListWidgetItem* item) {
-        if (!m_filling)
-            chooseRole(m_list->row(item), item->checkState() == Qt::Checked ? Role::piece : Role::out);
-    });
-    connect(m_role, &QComboBox::activated, this,
-            [this](int role) { chooseRole(m_list->currentRow(), static_cast<Role>(role)); });
-}
-
-void ImportDialog::buildMeasuring(QVBoxLayout& column) {
-    auto* row = new QHBoxLayout;
-    column.addLayout(row);
-    m_measure = named(new QCheckBox("I know one length:", this), "import.measure");
-    m_length = named(new QLineEdit(this), "import.length");
-    m_length->setPlaceholderText("drag it on the page, type it here");
-    m_length->setEnabled(false);
-    row->addWidget(m_measure);
-    row->addWidget(m_length, 1);
-    connect(m_measure, &QCheckBox::toggled, this, [this](bool on) {
-        m_picture->setMeasuring(on);
-        m_length->setEnabled(on);
-        m_length->clear();
-    });
-    connect(m_picture, &ImportPicture::markMoved, this, [this] {
-        m_length->setText(QString::fromStdString(
-            measure::say(measure::Length::ofMm(m_picture->marked()), m_question.units)));
-    });
-    connect(m_length, &QLineEdit::returnPressed, this, [this] {
-        m_entered = true;
-        applyMark();
-    });
-    connect(m_length, &QLineEdit::editingFinished, this, &ImportDialog::applyMark);
-}
-
 /// Enter in the field of the known length ends the typing, not the dialog.
 void ImportDialog::keyPressEvent(QKeyEvent* event) {
     const bool enter = event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter;
@@ -188,44 +94,29 @@ void ImportDialog::applyMark() {
     const auto roles = m_roles;
     const bool chosen = m_sideChosen;
     m_measure->setChecked(false);
-    present(edit::scaled(m_drawing, factor));
+    if (m_read) present(edit::scaled(*m_read, factor));
     m_roles = roles, m_sideChosen = chosen;
     m_picture->setRoles(m_roles);
     fillList();
     tell();
 }
 
-void ImportDialog::buildPlacing(QVBoxLayout& column) {
-    m_fit = named(new QComboBox(this), "import.fit");
-    m_fit->addItems(
-        {"Scale its page to the block", "Keep its size", "Fill the block with the shapes"}); // as edit::Fit
-    m_reversed = named(new QCheckBox("It came already reversed", this), "import.reversed");
-    m_reversed->setChecked(m_question.reversed);
-    m_size->setObjectName("import.size");
-    column.addWidget(m_fit);
-    column.addWidget(m_size);
-    column.addWidget(m_reversed);
-    m_numbered = named(new QCheckBox("Number by step, fabric and place", this), "import.numbered");
-    m_numbered->setChecked(!m_question.drawing || !edit::bringsNumbers(*m_question.drawing));
-    m_numbered->setVisible(m_question.first);
-    column.addWidget(m_numbered);
-    m_side->setWordWrap(true);
-    column.addWidget(m_side);
-    connect(m_reversed, &QCheckBox::clicked, this, [this] {
-        m_sideChosen = true;
-        tellSide();
-    });
-    connect(m_fit, &QComboBox::activated, this, &ImportDialog::tell);
+void ImportDialog::readMargin() {
+    const auto length = measure::readLength(m_margin->text().trimmed().toStdString(), m_question.units);
+    if (length) m_free = *length;
+    fillList();
+    tell();
+    if (length) return;
+    m_add->setEnabled(false);
+    m_size->setText(QString::fromStdString(words::sentence(length.error())));
 }
 
-edit::Fit ImportDialog::fit() const {
-    return static_cast<edit::Fit>(m_fit->currentIndex());
+edit::ImportOptions ImportDialog::options() const {
+    return {m_reversed->isChecked(), static_cast<edit::Fit>(m_fit->currentIndex()), m_free};
 }
 
 ImportAnswer ImportDialog::answer() const {
-    return {edit::withRoles(m_drawing, m_roles),
-            {m_reversed->isChecked(), fit()},
-            m_question.first && m_numbered->isChecked()};
+    return {edit::withRoles(m_drawing, m_roles), options(), m_question.first && m_numbered->isChecked()};
 }
 
 void ImportDialog::readAgain() {
@@ -275,10 +166,13 @@ void ImportDialog::showSettings() {
 void ImportDialog::present(const Result<quilt::Drawing>& drawing) {
     m_readBefore = m_settings;
     ++m_shown;
-    m_drawing = drawing ? *drawing : quilt::Drawing{};
+    m_read = drawing;
+    m_drawing = !drawing                   ? quilt::Drawing{}
+                : m_linesOver->isChecked() ? quilt::withLinesAsPieces(*drawing)
+                                           : *drawing;
+    m_linesOver->setVisible(drawing && !drawing->linesOver.empty());
     m_roles.assign(m_drawing.shapes.size(), Role::piece);
     m_picture->show(m_drawing);
-    fillList();
     QStringList notes;
     if (!drawing) notes << QString::fromStdString(words::sentence(drawing.error()));
     for (std::size_t i = 0; i < m_drawing.warnings.size() && i < 6; ++i)
@@ -287,6 +181,7 @@ void ImportDialog::present(const Result<quilt::Drawing>& drawing) {
         notes << QString("• and %1 more notes").arg(m_drawing.warnings.size() - 6);
     m_notes->setText(notes.join("\n"));
     m_fit->setCurrentIndex(static_cast<int>(edit::usualFit(m_drawing, m_question.width, m_question.height)));
+    fillList();
     tell();
     askLetters();
 }
@@ -324,9 +219,22 @@ void ImportDialog::tellSide() {
     m_side->setVisible(known);
 }
 
+/// Pieces as they will be called; what is left out as it would be.
+std::vector<std::string> ImportDialog::namesShown() const {
+    const bool reversed = m_reversed->isChecked();
+    auto out = edit::namesFor(m_drawing, m_question.fabrics, reversed, m_question.names);
+    const auto wanted = edit::namesFor(edit::withRoles(m_drawing, m_roles), m_question.fabrics, reversed,
+                                       m_question.names);
+    for (std::size_t i = 0, next = 0; i < out.size() && next < wanted.size(); ++i)
+        if (m_roles[i] == Role::piece) out[i] = wanted[next++];
+    return out;
+}
+
 void ImportDialog::fillList() {
     m_filling = true;
     m_list->clear();
+    const auto names = namesShown();
+    const double scale = edit::scaleFor(m_drawing, m_question.width, m_question.height, options());
     for (std::size_t i = 0; i < m_drawing.shapes.size(); ++i) {
         const auto& drawn = m_drawing.shapes[i];
         auto* item = new QListWidgetItem(m_list);
@@ -336,8 +244,8 @@ void ImportDialog::fillList() {
         const auto more = roleWords(drawn, m_roles[i]);
         item->setText(QString("%1 %2   %3%4")
                           .arg(i + 1)
-                          .arg(QString::fromStdString(drawn.name),
-                               sizeWords(boundsOf(drawn.outline), m_question.units),
+                          .arg(QString::fromStdString(names[i]),
+                               sizeWords(boundsOf(drawn.outline), scale, m_question.units),
                                more.isEmpty() ? "" : "   " + more));
         item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
         item->setCheckState(m_roles[i] == Role::piece  ? Qt::Checked
@@ -365,9 +273,15 @@ void ImportDialog::tell() {
     for (std::size_t i = 0; i < m_roles.size(); ++i)
         if (m_roles[i] == Role::piece) box.take(boundsOf(m_drawing.shapes[i].outline));
     if (box.isEmpty()) return m_size->clear();
-    m_size->setText(
-        "On its page " + sizeWords(box, m_question.units) + ", in a block of " +
-        QString::fromStdString(measure::saySize(m_question.width, m_question.height, m_question.units)));
+    const auto placed = options();
+    m_margin->setEnabled(placed.fit != edit::Fit::own);
+    const double scale = edit::scaleFor(m_drawing, m_question.width, m_question.height, placed);
+    const auto size = [&](measure::Length width, measure::Length height) {
+        return QString::fromStdString(measure::saySize(width, height, m_question.units));
+    };
+    m_size->setText("It will be " + sizeWords(box, scale, m_question.units) + " in a block of " +
+                    size(m_question.width, m_question.height) + ", at " +
+                    QString::number(scale * 100, 'f', scale < 0.1 ? 1 : 0) + " %");
 }
 
 } // namespace up::app

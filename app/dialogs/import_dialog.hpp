@@ -34,6 +34,7 @@ private:
     void buildShapes(QVBoxLayout& column);
     void buildPlacing(QVBoxLayout& column);
     void buildMeasuring(QVBoxLayout& column);
+    void buildMargin(QVBoxLayout& column);
     /// The marked length becomes what was typed: the page is scaled by as much.
     void applyMark();
     void present(const Result<quilt::Drawing>& drawing);
@@ -47,14 +48,17 @@ private:
     void askLetters();
     /// What the letters say, and whether the answer goes with it.
     void tellSide();
+    [[nodiscard]] std::vector<std::string> namesShown() const;
     void fillList();
     void chooseRole(int shape, edit::Role role);
     void tell();
-    [[nodiscard]] edit::Fit fit() const;
+    [[nodiscard]] edit::ImportOptions options() const;
+    void readMargin();
 
     ImportQuestion m_question;
     ReadSettings m_settings;
-    quilt::Drawing m_drawing;
+    Result<quilt::Drawing> m_read; ///< as it was read
+    quilt::Drawing m_drawing;      ///< as it is shown: lines over colours may be pieces
     std::vector<edit::Role> m_roles;
     Errand m_reading;
     int m_shown = 0;             ///< how many drawings have been; only the newest one's letters count
@@ -63,7 +67,9 @@ private:
     ImportPicture* m_picture;
     QComboBox* m_page;
     QSpinBox* m_dpi;
-    QCheckBox *m_borders, *m_reversed, *m_numbered;
+    QCheckBox *m_borders, *m_reversed, *m_numbered, *m_linesOver;
+    QLineEdit* m_margin;
+    measure::Length m_free = edit::usualMargin;
     QListWidget* m_list;
     QComboBox *m_role, *m_fit;
     QLabel *m_notes, *m_size, *m_side;

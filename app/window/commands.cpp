@@ -18,6 +18,23 @@ Commands::Commands(Session& session, LayoutJob& layout, Asker& asker, ImportComm
     : QObject(parent), m_session(session), m_layout(layout), m_asker(asker), m_imports(imports),
       m_tracing(tracing) {}
 
+namespace {
+
+/// The quilt with the block that was asked for, on its background, with its web.
+edit::Edited withBlock(const quilt::Quilt& quilt, const BlockAnswer& answer) {
+    auto next = edit::addBlock(quilt, answer.name, answer.width, answer.height);
+    auto background = answer.background;
+    if (next && answer.fresh) {
+        next = edit::addFabric(*next, answer.fresh->name, answer.fresh->colour);
+        if (next) background = next->fabrics.back().id;
+    }
+    if (next && background) next = edit::setBackground(*next, next->blocks.back().id, background);
+    if (next && answer.web) next = edit::setWeb(*next, next->blocks.back().id, answer.web);
+    return next;
+}
+
+} // namespace
+
 void Commands::doNow() {
     const auto* block = m_session.block();
     if (!block) return newBlock();
@@ -70,17 +87,10 @@ void Commands::doStep(const std::vector<PieceId>& pieces, Step step) {
 }
 
 void Commands::newBlock() {
-    const auto name = m_asker.text("New block", "What is it called?",
-                                   "Block " + QString::number(m_session.quilt().blocks.size() + 1));
-    if (!name) return;
-    const auto size = m_asker.text("New block", "Finished size, such as 9, 9 1/2 or 9 x 12?", "9 in");
-    if (!size) return;
-    const auto sides = measure::readSize(size->toStdString(), m_session.quilt().units);
-    if (!sides) return m_session.complain(sides.error());
-    if (!m_session.apply(
-            edit::addBlock(m_session.quilt(), name->trimmed().toStdString(), sides->width, sides->height),
-            "new block"))
-        return;
+    const auto count = m_session.quilt().blocks.size();
+    const auto answer = m_asker.block({m_session.quilt(), "Block " + std::to_string(count + 1)});
+    if (!answer) return;
+    if (!m_session.apply(withBlock(m_session.quilt(), *answer), "new block")) return;
     m_session.chooseBlock(m_session.quilt().blocks.back().id);
     m_session.goTo(View::draw);
 }

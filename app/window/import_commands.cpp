@@ -76,6 +76,14 @@ Result<std::vector<quilt::Drawing>> readAll(const std::vector<Source>& sources, 
     return out;
 }
 
+std::vector<std::string> namesIn(const quilt::Block* block) {
+    std::vector<std::string> out;
+    if (!block) return out;
+    for (const auto& piece : block->pieces)
+        out.push_back(piece.name);
+    return out;
+}
+
 quilt::Reading lettersOn(const Source& source, ReadSettings settings, const quilt::Drawing& drawing) {
     settings.page = source.page;
     const auto bytes = store::readFile(source.file);
@@ -123,6 +131,8 @@ void ImportCommands::importFiles(const QStringList& paths) {
                 block && block->givenReversed,
                 !block || block->pieces.empty(),
                 found.drawing,
+                m_session.quilt().fabrics,
+                namesIn(block),
                 [sources](const ReadSettings& settings) { return readSource(sources, settings); }};
             question.readPages = [sources](const ReadSettings& settings) {
                 return readAll(sources, settings);

@@ -208,10 +208,16 @@ void ToolRow::refresh() {
     const auto* block = m_session.block();
     const QStringList makesOne{"block.new", "draw.import",
                                "draw.shape"}; // they make a block when there is none
-    for (const auto& [widget, views] : m_shown) {
-        const bool wanted = std::find(views.begin(), views.end(), m_session.view()) != views.end();
-        widget->setVisible(wanted && (block || makesOne.contains(widget->objectName())));
-    }
+    const auto isWanted = [&](const auto& shown) {
+        const auto& views = shown.second;
+        return std::find(views.begin(), views.end(), m_session.view()) != views.end() &&
+               (block || makesOne.contains(shown.first->objectName()));
+    };
+    // First what goes, then what comes: both at once would make the window wider, and it would stay so.
+    for (const auto& shown : m_shown)
+        if (!isWanted(shown)) shown.first->hide();
+    for (const auto& shown : m_shown)
+        if (isWanted(shown)) shown.first->show();
     m_layOut->setText(m_layout.isRunning()              ? "Stop"
                       : block && !block->layout.empty() ? "Lay out again"
                                                         : "Lay out");

@@ -42,11 +42,13 @@ inline constexpr Length mostSide = Length::ofInches(120, 1);
 // --- drawings into pieces
 /// How the drawing comes to the block's size.
 enum class Fit : std::uint8_t {
-    page,  ///< its page becomes the block
+    page,  ///< its page becomes the block; shapes nearer than the margin to the page's edge shrink it further
     own,   ///< it keeps its size; where page and block differ, the shapes are put in the middle
-    shapes ///< the shapes are enlarged or reduced to fill the block but for `fillMargin`
+    shapes ///< the shapes are enlarged or reduced to fill the block but for the margin
 };
-inline constexpr Length fillMargin = Length::ofInches(1, 2);
+/// Left free inside the finished edge when a drawing is scaled to a block. Source: invented; a thumb's width looks
+/// right and keeps stitching clear of the seam.
+inline constexpr Length usualMargin = Length::ofInches(1, 2);
 /// What suits best: its own size when the drawing says it and it goes into the block, else its page.
 [[nodiscard]] Fit usualFit(const quilt::Drawing& drawing, Length width, Length height);
 
@@ -69,9 +71,13 @@ enum class Role : std::uint8_t {
 struct ImportOptions {
     bool givenReversed = false; ///< the drawing is already mirrored
     Fit fit = Fit::page;
+    Length margin = usualMargin; ///< when it is scaled; no more than an eighth of the block's side
 };
+/// What the drawing's lengths are multiplied by in a block of that finished size.
+[[nodiscard]] double scaleFor(const quilt::Drawing& drawing, Length width, Length height,
+                              const ImportOptions& options);
 /// Adds the shapes on top of what the block has; colours become fabrics (one already there is used again) and
-/// threads. A shape that reaches over the page's edge runs off the block.
+/// threads; shapes without a name are called by their fabric. A shape that reaches over the page's edge runs off the block.
 [[nodiscard]] Edited addDrawing(const Quilt& quilt, BlockId block, const quilt::Drawing& drawing,
                                 const ImportOptions& options, std::int64_t time);
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // From a drawing to pieces: size, side, fabrics, names.
 #include "core/edit/change.hpp"
+#include "core/edit/naming.hpp"
 
 #include "core/pattern/pattern.hpp"
 #include "core/shape/region.hpp"
@@ -52,26 +53,44 @@ Transform centred(const shape::Box& from, double by, double width, double height
            Transform::scale(by, by);
 }
 
-Transform fitted(const quilt::Drawing& drawing, double w, double h, Fit fit) {
-    const shape::Box page{0, 0, drawing.width, drawing.height}, shapes = extentOf(drawing);
-    const auto scaleFor = [](const shape::Box& box, double width, double height) {
-        return std::min(width / std::max(box.width(), 1e-6), height / std::max(box.height(), 1e-6));
+bool isSamePage(const quilt::Drawing& drawing, double w, double h) {
+    return std::abs(drawing.width - w) < onePage && std::abs(drawing.height - h) < onePage;
+}
+
+/// So much that `box` fits into w × h.
+double scaleInto(const shape::Box& box, double w, double h) {
+    return std::min(w / std::max(box.width(), 1e-6), h / std::max(box.height(), 1e-6));
+}
+
+/// So much that the page is the block, or so much less that no shape comes nearer to its edge than the margin.
+double scaleOfPage(const quilt::Drawing& drawing, double w, double h, double margin) {
+    const shape::Box page{0, 0, drawing.width, drawing.height};
+    const double whole = scaleInto(page, w, h);
+    if (isSamePage(drawing, w, h)) return whole; // it was drawn for this block
+    const auto shapes = extentOf(drawing);
+    const auto reach = [](double middle, double low, double high, double least, double most) {
+        return std::max(middle - std::max(low, least), std::min(high, most) - middle);
     };
-    switch (fit) {
-    case Fit::page: return centred(page, scaleFor(page, w, h), w, h);
-    case Fit::shapes: {
-        const double margin = std::min({fillMargin.mm(), w / 8, h / 8});
-        return centred(shapes, scaleFor(shapes, w - 2 * margin, h - 2 * margin), w, h);
-    }
+    const double across = reach(page.centre().x, shapes.left, shapes.right, 0, page.right),
+                 down = reach(page.centre().y, shapes.top, shapes.bottom, 0, page.bottom);
+    return std::min({whole, (w / 2 - margin) / std::max(across, 1e-6), (h / 2 - margin) / std::max(down, 1e-6)});
+}
+
+double scaleIn(const quilt::Drawing& drawing, double w, double h, const ImportOptions& options) {
+    const double margin = std::clamp(options.margin.mm(), 0.0, std::min(w, h) / 8);
+    switch (options.fit) {
+    case Fit::page: return scaleOfPage(drawing, w, h, margin);
+    case Fit::shapes: return scaleInto(extentOf(drawing), w - 2 * margin, h - 2 * margin);
     case Fit::own: break;
     }
-    const bool samePage = std::abs(page.right - w) < onePage && std::abs(page.bottom - h) < onePage;
-    return centred(samePage ? page : shapes, 1, w, h);
+    return 1;
 }
 
 Transform pageToBlock(const quilt::Drawing& drawing, const Block& block, const ImportOptions& options) {
     const double w = block.width.mm(), h = block.height.mm();
-    const auto fit = fitted(drawing, w, h, options.fit);
+    const bool byPage = options.fit == Fit::page || (options.fit == Fit::own && isSamePage(drawing, w, h));
+    const auto fit = centred(byPage ? shape::Box{0, 0, drawing.width, drawing.height} : extentOf(drawing),
+                             scaleIn(drawing, w, h, options), w, h);
     return options.givenReversed ? Transform::mirrorAcross(w / 2) * fit : fit;
 }
 
@@ -114,6 +133,10 @@ bool saysItsSize(const quilt::Drawing& drawing) {
 }
 
 } // namespace
+
+double scaleFor(const quilt::Drawing& drawing, Length width, Length height, const ImportOptions& options) {
+    return scaleIn(drawing, width.mm(), height.mm(), options);
+}
 
 Fit usualFit(const quilt::Drawing& drawing, Length width, Length height) {
     const auto extent = extentOf(drawing);
@@ -182,8 +205,15 @@ Edited addDrawing(const Quilt& quilt, BlockId id, const quilt::Drawing& drawing,
         const auto map = pageToBlock(drawing, block, options);
         block.givenReversed = options.givenReversed;
         if (drawing.letters != quilt::Reading::unknown) block.letters = drawing.letters;
+        std::vector<std::string> taken;
+        for (const auto& piece : block.pieces)
+            taken.push_back(piece.name);
+        const auto begun = block.pieces.size();
         for (const auto& drawn : drawing.shapes)
             block.pieces.push_back(pieceFrom(out, block, drawn, map));
+        const auto names = namesFor(drawing, out.fabrics, options.givenReversed, taken);
+        for (std::size_t i = 0; i < names.size(); ++i)
+            block.pieces[begun + i].name = names[i];
         const auto before = block.pieces.size();
         std::erase_if(block.pieces, liesFarOff);
         const auto added = drawing.shapes.size() - (before - block.pieces.size());

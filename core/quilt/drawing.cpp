@@ -2,8 +2,19 @@
 #include "core/quilt/drawing.hpp"
 
 #include <algorithm>
+#include <array>
 
 namespace up::quilt {
+
+bool isMadeUpName(std::string_view name) {
+    constexpr std::array kinds{"path", "rect",   "circle", "ellipse", "polygon", "polyline", "line",  "use",
+                               "svg",  "symbol", "text",   "tspan",   "layer",   "XMLID",    "SVGID", "g"};
+    const auto isFiller = [](char c) { return (c >= '0' && c <= '9') || c == '-' || c == '_' || c == '.' || c == ' '; };
+    if (name.empty()) return true;
+    return std::any_of(kinds.begin(), kinds.end(), [&](std::string_view kind) {
+        return name.starts_with(kind) && std::all_of(name.begin() + static_cast<std::ptrdiff_t>(kind.size()), name.end(), isFiller);
+    });
+}
 
 Drawing withLinesAsPieces(const Drawing& drawing) {
     Drawing out = drawing;

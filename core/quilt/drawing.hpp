@@ -10,6 +10,7 @@
 
 #include <optional>
 #include <string>
+#include <string_view>
 #include <vector>
 
 namespace up::quilt {
@@ -88,6 +89,10 @@ struct Drawing {
     Reading letters = Reading::unknown;
     std::vector<LineOver> linesOver{};
 };
+
+/// A name that a program gave, not a person: an element's kind or a program's prefix, then only digits: "path1234",
+/// "g12-3", "rect", "SVGID_4_". Empty names too.
+[[nodiscard]] bool isMadeUpName(std::string_view name);
 
 /// The drawing with each closed line over filled shapes as the piece it would be, and not as marks.
 [[nodiscard]] Drawing withLinesAsPieces(const Drawing& drawing);

@@ -38,7 +38,7 @@ shape::Rings ringsFrom(const Node& node) {
 
 quilt::DrawnShape shapeFrom(const Node& node) {
     quilt::DrawnShape drawn;
-    drawn.name = node.has("name") ? node.at("name").text() : "piece";
+    drawn.name = node.has("name") ? node.at("name").text() : "";
     if (node.has("fill")) {
         const auto colour = colourFromHex(node.at("fill").text());
         if (!colour) node.at("fill").complain("a colour such as #27496d");

@@ -58,6 +58,11 @@ bool isAbsurd(const std::vector<Contour>& contours) {
     });
 }
 
+/// In a remark: by its name, or which of the shapes it is.
+std::string calledHere(const std::string& name, std::size_t before) {
+    return name.empty() ? "shape " + std::to_string(before + 1) : name;
+}
+
 bool isClosed(const Contour& contour, double endsMeet) {
     return contour.closed ||
            (contour.curves.size() > 1 && shape::distance(contour.start, contour.end()) < endsMeet);
@@ -73,7 +78,6 @@ void Collector::setPage(double width, double height) {
 
 void Collector::add(Painted painted) {
     painted.name = asUtf8(painted.name);
-    if (painted.name.empty()) painted.name = "piece " + std::to_string(m_drawing.shapes.size() + 1);
     std::erase_if(painted.contours, [](const Contour& contour) { return contour.curves.empty(); });
     if (isAbsurd(painted.contours)) return leaveOut(Remark::absurdLeftOut);
     if (painted.fill) {
@@ -83,7 +87,7 @@ void Collector::add(Painted painted) {
             });
         const auto before = m_drawing.shapes.size();
         addFilled(painted, painted.contours, Origin::fill);
-        if (open && m_drawing.shapes.size() > before) remark(Remark::openShapeClosed, {painted.name});
+        if (open && m_drawing.shapes.size() > before) remark(Remark::openShapeClosed, {calledHere(painted.name, before)});
     } else if (painted.pen) {
         std::vector<Contour> closed;
         for (auto& contour : painted.contours) {
@@ -130,7 +134,7 @@ void Collector::addFilled(const Painted& painted, std::vector<Contour> closed, O
         leaveOut(Remark::tooSmallLeftOut);
     if (sorted.repaired)
         remark(Remark::crossingRepaired,
-               {painted.name, plainNumber(sorted.crossing->x, 1), plainNumber(sorted.crossing->y, 1)});
+               {calledHere(painted.name, m_drawing.shapes.size()), plainNumber(sorted.crossing->x, 1), plainNumber(sorted.crossing->y, 1)});
     if (sorted.repaired)
         for (auto& outline : sorted.outlines)
             outline = fitted(outline, 2 * m_tolerance);
@@ -166,7 +170,8 @@ void Collector::addOutlines(const Painted& painted, std::vector<Outline> outline
             isPaintedPage(outline, colour))
             continue;
         DrawnShape drawn{};
-        drawn.name = ++number == 1 ? painted.name : painted.name + " " + std::to_string(number);
+        drawn.name =
+            ++number == 1 || painted.name.empty() ? painted.name : painted.name + " " + std::to_string(number);
         drawn.fill = colour;
         drawn.outline = std::move(outline);
         drawn.origin = origin;

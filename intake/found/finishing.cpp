@@ -323,10 +323,11 @@ std::optional<quilt::Drawing> Collector::finish() {
     dropSpecks();
     dropFlatHoles();
     const shape::Box page{-overEdge, -overEdge, m_drawing.width + overEdge, m_drawing.height + overEdge};
-    for (const auto& drawn : m_drawing.shapes) {
+    for (std::size_t i = 0; i < m_drawing.shapes.size(); ++i) {
+        const auto& drawn = m_drawing.shapes[i];
         const auto box = boundsOf(drawn.outline);
         if (m_sized && (!page.holds({box.left, box.top}) || !page.holds({box.right, box.bottom})))
-            remark(Remark::beyondPage, {drawn.name});
+            remark(Remark::beyondPage, {drawn.name.empty() ? "shape " + std::to_string(i + 1) : drawn.name});
     }
     if (m_forwards > 2 * m_backwards) m_drawing.letters = quilt::Reading::asSeen;
     if (m_backwards > 2 * m_forwards) m_drawing.letters = quilt::Reading::mirrored;

@@ -151,7 +151,6 @@ void addShapes(quilt::Drawing& drawing, const Found& found, std::optional<std::s
     });
     for (const auto i : order) {
         quilt::DrawnShape drawn{};
-        drawn.name = "piece " + std::to_string(drawing.shapes.size() + 1);
         drawn.fill = unbleached;
         drawn.outline = {transformed(found.outlines[i], toPage), {}};
         drawn.origin = quilt::Origin::outline;

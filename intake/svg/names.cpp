@@ -2,10 +2,9 @@
 #include "intake/svg/names.hpp"
 
 #include "core/base/text.hpp"
+#include "core/quilt/drawing.hpp"
 #include "intake/svg/stylesheet.hpp"
 
-#include <algorithm>
-#include <array>
 #include <string_view>
 
 namespace up::intake {
@@ -22,18 +21,6 @@ std::string readable(std::string_view id) {
     return out;
 }
 
-/// "path1234", "g12-3", "rect", "SVGID_4_": an element's kind or a program's prefix, then only digits.
-bool isMadeUp(std::string_view id) {
-    constexpr std::array kinds{"path", "rect",   "circle", "ellipse", "polygon", "polyline", "line",  "use",
-                               "svg",  "symbol", "text",   "tspan",   "layer",   "XMLID",    "SVGID", "g"};
-    for (const std::string_view kind : kinds)
-        if (id.starts_with(kind))
-            return std::all_of(id.begin() + static_cast<std::ptrdiff_t>(kind.size()), id.end(), [](char c) {
-                return (c >= '0' && c <= '9') || c == '-' || c == '_' || c == '.';
-            });
-    return false;
-}
-
 } // namespace
 
 std::string labelOf(const pugi::xml_node& node) {
@@ -46,7 +33,7 @@ std::string labelOf(const pugi::xml_node& node) {
     for (const auto& child : node.children())
         if (localName(child) == "title" && *child.child_value()) return readable(child.child_value());
     const std::string_view id = node.attribute("id").value();
-    return isMadeUp(id) ? "" : readable(id);
+    return quilt::isMadeUpName(id) ? "" : readable(id);
 }
 
 std::string nameOf(const pugi::xml_node& node, const std::string& group) {

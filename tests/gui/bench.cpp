@@ -38,6 +38,17 @@ std::optional<QString> FakeAsker::choice(const QString& title, const QString& qu
     return next(choices);
 }
 
+std::optional<app::BlockAnswer> FakeAsker::block(const app::BlockQuestion& question) {
+    if (blockAnswer) return blockAnswer(question);
+    const auto name = text("New block", "name", "");
+    const auto size = text("New block", "size", "");
+    if (!name || !size) return std::nullopt;
+    const auto sides = measure::readSize(size->toStdString(), question.quilt.units);
+    if (!sides) return std::nullopt;
+    const auto web = question.quilt.webs.empty() ? WebId{} : question.quilt.webs.front().id;
+    return app::BlockAnswer{name->toStdString(), sides->width, sides->height, {}, {}, web};
+}
+
 std::optional<quilt::Web> FakeAsker::web(const quilt::Web& web, measure::System) {
     asked << "web " + QString::fromStdString(web.name);
     if (!webAnswer) return std::nullopt;

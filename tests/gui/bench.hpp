@@ -33,6 +33,9 @@ public:
     std::optional<QString> text(const QString& title, const QString& question, const QString&) override;
     std::optional<QString> choice(const QString& title, const QString& question, const QStringList&) override;
     std::optional<QColor> colour(const QString&, const QColor&) override { return nextColour; }
+    /// Name and size from `texts`, the rest as proposed, unless `blockAnswer` says otherwise.
+    std::optional<app::BlockAnswer> block(const app::BlockQuestion& question) override;
+    std::function<std::optional<app::BlockAnswer>(const app::BlockQuestion&)> blockAnswer;
     std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) override;
     /// Everything found, as proposed, unless `importAnswer` says otherwise.
     std::optional<app::ImportAnswer> import(app::ImportQuestion question) override;

@@ -78,6 +78,71 @@ TEST_F(Importing, AFirstDrawingIsNumberedAnewUnlessItBringsNumbers) {
     EXPECT_FALSE(m_dialog->answer().numbered) << "the block has numbers already";
 }
 
+/// A board under a closed line that follows no edge, as a reader hands it over.
+quilt::Drawing withLineOver() {
+    auto out = board();
+    quilt::LineOver line{out.shapes[1], 1};
+    line.shape.name = "ring", line.shape.origin = quilt::Origin::outline;
+    line.marks = {line.shape.outline.edge};
+    out.shapes.erase(out.shapes.begin() + 1);
+    out.shapes[0].marks = line.marks;
+    out.linesOver = {line};
+    return out;
+}
+
+TEST_F(Importing, LinesOverColoursTurnIntoPiecesAndBackAllAtOnce) {
+    open();
+    EXPECT_FALSE(find<QCheckBox>("import.linesOver").isVisible()) << "there are none";
+    m_dialog = std::make_unique<ImportDialog>(questionAbout(withLineOver(), 1));
+    m_dialog->show();
+    auto& box = find<QCheckBox>("import.linesOver");
+    ASSERT_TRUE(box.isVisible());
+    EXPECT_EQ(button(), "Add 2 pieces");
+    EXPECT_EQ(m_dialog->answer().drawing.shapes[0].marks.size(), 1U);
+    box.click();
+    EXPECT_EQ(button(), "Add 3 pieces");
+    EXPECT_EQ(m_dialog->answer().drawing.shapes[1].name, "ring");
+    EXPECT_TRUE(m_dialog->answer().drawing.shapes[0].marks.empty());
+    box.click();
+    EXPECT_EQ(button(), "Add 2 pieces");
+}
+
+TEST_F(Importing, SizesAreThoseInTheBlockAndTheMarginCounts) {
+    auto drawing = drawingOf({{"", square(0, 0, 200)}}); // all of a page of 200 mm
+    drawing.width = drawing.height = 200;
+    m_dialog = std::make_unique<ImportDialog>(questionAbout(drawing, 1));
+    m_dialog->show();
+    auto& fit = find<QComboBox>("import.fit");
+    fit.setCurrentIndex(static_cast<int>(edit::Fit::page));
+    emit fit.activated(fit.currentIndex());
+    const auto first = [&] { return find<QListWidget>("import.list").item(0)->text(); };
+    EXPECT_TRUE(first().contains("8 × 8 in")) << first().toStdString();
+    auto& margin = find<QLineEdit>("import.margin");
+    margin.selectAll();
+    QTest::keyClicks(&margin, "1");
+    EXPECT_TRUE(first().contains("7 × 7 in")) << first().toStdString();
+    EXPECT_EQ(m_dialog->answer().options.margin, measure::Length::ofInches(1, 1));
+    margin.selectAll();
+    QTest::keyClicks(&margin, "wide");
+    EXPECT_FALSE(find<QPushButton>("import.add").isEnabled());
+    margin.selectAll();
+    QTest::keyClicks(&margin, "0");
+    EXPECT_TRUE(find<QPushButton>("import.add").isEnabled());
+    EXPECT_TRUE(first().contains("9 × 9 in")) << first().toStdString();
+}
+
+TEST_F(Importing, NamelessShapesAreListedAsTheyWillBeCalled) {
+    auto question = questionAbout(drawingOf({{"", square(20, 20, 30)}, {"", square(150, 20, 30)}, {"", square(60, 90, 60)}}), 1);
+    question.fabrics = {{FabricId{1}, "reed green", question.drawing->shapes[0].fill, ""}};
+    m_dialog = std::make_unique<ImportDialog>(question);
+    auto& list = find<QListWidget>("import.list");
+    EXPECT_TRUE(list.item(0)->text().contains("reed green 1 left")) << list.item(0)->text().toStdString();
+    EXPECT_TRUE(list.item(1)->text().contains("reed green 1 right"));
+    EXPECT_TRUE(list.item(2)->text().contains("reed green 2"));
+    list.item(1)->setCheckState(Qt::Unchecked);
+    EXPECT_FALSE(list.item(0)->text().contains("left")) << "the other one is not wanted";
+}
+
 TEST_F(Importing, AClickOnTheTopmostShapeLeavesItOutAndInAgain) {
     open();
     click({70, 70});

@@ -237,7 +237,7 @@ TEST(SvgNames, ComeFromLabelsTitlesIdsAndGroups) {
     std::vector<std::string> names;
     for (const auto& drawn : d.shapes)
         names.push_back(drawn.name);
-    EXPECT_EQ(names, (std::vector<std::string>{"heron wing", "tip", "quill", "path77", "piece 5"}));
+    EXPECT_EQ(names, (std::vector<std::string>{"heron wing", "tip", "quill", "path77", ""}));
 }
 
 TEST(SvgEntities, ArePutInOnceAndDoNotMultiply) {

@@ -1,0 +1,223 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/dialogs/block_dialog.hpp"
+
+#include "app/dialogs/layer_picture.hpp"
+#include "app/dialogs/parts.hpp"
+#include "app/look/look.hpp"
+#include "app/look/names.hpp"
+#include "core/edit/edits.hpp"
+#include "core/measure/say.hpp"
+#include "core/plan/ground_plan.hpp"
+#include "words/sentences.hpp"
+
+#include <QColorDialog>
+#include <QComboBox>
+#include <QFormLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QVBoxLayout>
+#include <algorithm>
+
+namespace up::app {
+namespace {
+
+constexpr std::uint32_t later = 0, fresh = 0xFFFFFFFF; // in place of a fabric
+
+/// The square as it is cut, what will be seen of it, and the web beside it: all to one scale.
+std::vector<sheet::Layer> layersOf(const quilt::Block& block, Colour cloth, const quilt::Web* web) {
+    using sheet::Dash;
+    using sheet::Pen;
+    const auto plan = plan::planGround(block);
+    sheet::Layer out{"block", {}, {}, {}};
+    out.items.push_back(sheet::box(plan.box, cloth, Pen{look::slate, 0.3, Dash::solid}));
+    out.items.push_back(sheet::box(plan.finished, std::nullopt, Pen{look::ink, 0.5, Dash::dashed}));
+    if (!web) return {std::move(out)};
+    const double left = plan.box.right + plan.box.width() * 0.1;
+    const shape::Box roll{left, plan.box.top, left + web->width.mm(), plan.box.bottom};
+    out.items.push_back(sheet::box(roll, look::webPaper, Pen{look::slate, 0.3, Dash::solid}));
+    return {std::move(out)};
+}
+
+/// Whatever most blocks of the quilt measure, so that it seldom needs to be typed.
+std::pair<measure::Length, measure::Length> usualSize(const quilt::Quilt& quilt) {
+    std::pair out{measure::Length::ofInches(9, 1), measure::Length::ofInches(9, 1)};
+    std::ptrdiff_t most = 0;
+    for (const auto& one : quilt.blocks) {
+        const auto count = std::count_if(quilt.blocks.begin(), quilt.blocks.end(), [&](const auto& other) {
+            return other.width == one.width && other.height == one.height;
+        });
+        if (count > most) most = count, out = {one.width, one.height};
+    }
+    return out;
+}
+
+QString sizeText(measure::Length width, measure::Length height, measure::System units) {
+    return QString::fromStdString(width == height ? measure::say(width, units)
+                                                  : measure::saySize(width, height, units));
+}
+
+} // namespace
+
+BlockDialog::BlockDialog(BlockQuestion question, QWidget* parent)
+    : QDialog(parent), m_question(std::move(question)), m_picked(look::q(look::webPaper)),
+      m_name(named(new QLineEdit(this), "block.name")), m_size(named(new QLineEdit(this), "block.size")),
+      m_clothName(named(new QLineEdit(this), "block.clothName")),
+      m_cloth(named(new QComboBox(this), "block.background")), m_web(named(new QComboBox(this), "block.web")),
+      m_colour(named(new QPushButton("Colour…", this), "block.colour")), m_says(new QLabel(this)),
+      m_trouble(new QLabel(this)), m_picture(named(new LayerPicture(this), "block.picture")) {
+    setWindowTitle("New block");
+    auto* column = new QVBoxLayout(this);
+    auto* row = new QHBoxLayout;
+    column->addLayout(row, 1);
+    auto* left = new QVBoxLayout;
+    row->addLayout(left);
+    auto* form = new QFormLayout;
+    form->setFieldGrowthPolicy(QFormLayout::AllNonFixedFieldsGrow);
+    left->addLayout(form);
+    buildFields(*form);
+    buildCloth(*form);
+    m_says->setObjectName("block.says");
+    m_trouble->setObjectName("block.trouble");
+    m_trouble->setProperty("role", "caution");
+    for (auto* label : {m_says, m_trouble}) {
+        label->setWordWrap(true);
+        label->setTextFormat(Qt::PlainText);
+        left->addWidget(label);
+    }
+    left->addStretch();
+    row->addWidget(m_picture, 1);
+    m_make = addButtons(*this, *column, "Make the block", "block.make");
+    m_make->setDefault(true);
+    chooseCloth();
+    m_name->selectAll();
+    m_name->setFocus();
+    resize(820, 480);
+}
+
+void BlockDialog::buildFields(QFormLayout& form) {
+    const auto& quilt = m_question.quilt;
+    m_name->setText(QString::fromStdString(m_question.name));
+    const auto [width, height] = usualSize(quilt);
+    m_size->setText(sizeText(width, height, quilt.units));
+    for (auto* field : {m_name, m_size, m_clothName})
+        field->setMinimumWidth(220);
+    form.addRow("Name", m_name);
+    form.addRow("Finished size", m_size);
+    auto* hint = new QLabel("such as 9, 9 1/2 or 9 x 12", this);
+    hint->setProperty("role", "quiet");
+    form.addRow("", hint);
+    for (auto* field : {m_name, m_size, m_clothName})
+        connect(field, &QLineEdit::textChanged, this, &BlockDialog::refresh);
+}
+
+void BlockDialog::buildCloth(QFormLayout& form) {
+    const auto& quilt = m_question.quilt;
+    m_cloth->addItem("chosen later", later);
+    for (const auto& fabric : quilt.fabrics)
+        m_cloth->addItem(swatchOf(fabric.colour), QString::fromStdString(fabric.name), fabric.id.value);
+    m_cloth->addItem("another cloth…", fresh);
+    for (const auto& web : quilt.webs)
+        m_web->addItem(QString::fromStdString(web.name), web.id.value);
+    if (!quilt.blocks.empty()) { // as the block before it
+        m_cloth->setCurrentIndex(std::max(0, m_cloth->findData(quilt.blocks.back().background.value)));
+        m_web->setCurrentIndex(std::max(0, m_web->findData(quilt.blocks.back().web.value)));
+    }
+    form.addRow("Background", m_cloth);
+    auto* cloth = new QHBoxLayout;
+    cloth->addWidget(m_clothName, 1);
+    cloth->addWidget(m_colour);
+    m_clothName->setPlaceholderText("what you call it");
+    form.addRow("", cloth);
+    form.addRow("Fusible web", m_web);
+    connect(m_cloth, &QComboBox::activated, this, &BlockDialog::chooseCloth);
+    connect(m_web, &QComboBox::activated, this, &BlockDialog::refresh);
+    connect(m_colour, &QPushButton::clicked, this, &BlockDialog::pickColour);
+}
+
+bool BlockDialog::isFreshCloth() const {
+    return m_cloth->currentData().toUInt() == fresh;
+}
+
+void BlockDialog::chooseCloth() {
+    for (QWidget* field : {static_cast<QWidget*>(m_clothName), static_cast<QWidget*>(m_colour)})
+        field->setVisible(isFreshCloth());
+    if (isFreshCloth()) m_clothName->setFocus();
+    refresh();
+}
+
+void BlockDialog::pickColour() {
+    const auto picked = QColorDialog::getColor(m_picked, this, "Colour of the background");
+    if (picked.isValid()) m_picked = picked;
+    refresh();
+}
+
+Result<quilt::Block> BlockDialog::block() const {
+    const auto& units = m_question.quilt.units;
+    return measure::readSize(m_size->text().trimmed().toStdString(), units).and_then([&](const auto& size) {
+        return edit::addBlock(m_question.quilt, "", size.width, size.height).map([](const quilt::Quilt& quilt) {
+            return quilt.blocks.back();
+        });
+    });
+}
+
+QString BlockDialog::says(const quilt::Block& block) const {
+    const auto& quilt = m_question.quilt;
+    const auto plan = plan::planGround(block);
+    auto out = "The background is cut " +
+               QString::fromStdString(measure::saySize(plan.wide, plan.high, quilt.units)) +
+               "; what lies outside the dashed line goes into the seams.";
+    const auto [width, height] = usualSize(quilt);
+    if (!quilt.blocks.empty() && (block.width != width || block.height != height))
+        out += "\nMost blocks of this quilt finish at " + sizeText(width, height, quilt.units) + ".";
+    const auto* web = up::quilt::find(quilt.webs, WebId{m_web->currentData().toUInt()});
+    if (web)
+        out += "\nBeside it " + QString::fromStdString(web->name) + ", " +
+               QString::fromStdString(measure::say(web->width, quilt.units)) + " wide, to the same scale.";
+    return out;
+}
+
+void BlockDialog::refresh() {
+    if (!m_make) return;
+    const auto made = block();
+    const bool nameless = m_name->text().trimmed().isEmpty();
+    const bool clothless = isFreshCloth() && m_clothName->text().trimmed().isEmpty();
+    m_make->setEnabled(made && !nameless && !clothless);
+    m_trouble->setVisible(!m_make->isEnabled());
+    m_says->setVisible(made.has_value());
+    m_trouble->setText(!made      ? QString::fromStdString(words::sentence(made.error()))
+                       : nameless ? "Give the block a name, so that you find it again."
+                                  : "Give the cloth a name, or choose another.");
+    m_colour->setIcon(swatchOf(Colour{static_cast<std::uint8_t>(m_picked.red()),
+                                      static_cast<std::uint8_t>(m_picked.green()),
+                                      static_cast<std::uint8_t>(m_picked.blue())}));
+    if (!made) return;
+    m_says->setText(says(*made));
+    const auto* web = quilt::find(m_question.quilt.webs, WebId{m_web->currentData().toUInt()});
+    auto layers = layersOf(*made, answer().fresh ? answer().fresh->colour
+                                                 : clothOf(m_question.quilt, FabricId{m_cloth->currentData().toUInt()}),
+                           web);
+    const auto plan = plan::planGround(*made);
+    auto box = plan.box;
+    if (web) box.right += plan.box.width() * 0.1 + web->width.mm();
+    m_picture->show(box, std::move(layers));
+}
+
+BlockAnswer BlockDialog::answer() const {
+    BlockAnswer out{};
+    out.name = m_name->text().trimmed().toStdString();
+    if (const auto made = block()) out.width = made->width, out.height = made->height;
+    out.web = WebId{m_web->currentData().toUInt()};
+    if (!isFreshCloth()) {
+        out.background = FabricId{m_cloth->currentData().toUInt()};
+        return out;
+    }
+    quilt::Fabric cloth{};
+    cloth.name = m_clothName->text().trimmed().toStdString();
+    cloth.colour = {static_cast<std::uint8_t>(m_picked.red()), static_cast<std::uint8_t>(m_picked.green()),
+                    static_cast<std::uint8_t>(m_picked.blue())};
+    out.fresh = std::move(cloth);
+    return out;
+}
+
+} // namespace up::app

@@ -1,0 +1,46 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A new block: name, finished size, background, web; with the square as it will be cut.
+#pragma once
+
+#include "app/dialogs/blocking.hpp"
+
+#include <QColor>
+#include <QDialog>
+
+class QComboBox;
+class QFormLayout;
+class QLabel;
+class QLineEdit;
+class QPushButton;
+
+namespace up::app {
+
+class LayerPicture;
+
+class BlockDialog : public QDialog {
+    Q_OBJECT
+public:
+    explicit BlockDialog(BlockQuestion question, QWidget* parent = nullptr);
+    [[nodiscard]] BlockAnswer answer() const;
+
+private:
+    void buildFields(QFormLayout& form);
+    void buildCloth(QFormLayout& form);
+    void chooseCloth();
+    void pickColour();
+    /// What is wrong, or the picture.
+    void refresh();
+    [[nodiscard]] Result<quilt::Block> block() const;
+    [[nodiscard]] bool isFreshCloth() const;
+    [[nodiscard]] QString says(const quilt::Block& block) const;
+
+    BlockQuestion m_question;
+    QColor m_picked;
+    QLineEdit *m_name, *m_size, *m_clothName;
+    QComboBox *m_cloth, *m_web;
+    QPushButton *m_colour, *m_make = nullptr;
+    QLabel *m_says, *m_trouble;
+    LayerPicture* m_picture;
+};
+
+} // namespace up::app

@@ -1,0 +1,159 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The fields of the import dialog, and what each does.
+#include "app/dialogs/errand_strip.hpp"
+#include "app/dialogs/import_dialog.hpp"
+#include "app/dialogs/import_picture.hpp"
+#include "app/dialogs/parts.hpp"
+#include "app/look/names.hpp"
+#include "core/measure/say.hpp"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QPushButton>
+#include <QSpinBox>
+#include <QVBoxLayout>
+
+namespace up::app {
+
+using edit::Role;
+
+void ImportDialog::buildReading(QVBoxLayout& column) {
+    auto* row = new QHBoxLayout;
+    column.addLayout(row);
+    auto* pageName = new QLabel("Page", this);
+    m_page = named(new QComboBox(this), "import.page");
+    for (int i = 1; i <= m_question.pages; ++i)
+        m_page->addItem(QString("%1 of %2").arg(i).arg(m_question.pages));
+    if (m_question.pages > 1 && m_question.readPages) m_page->addItem("All joined…");
+    auto* dpiName = new QLabel("Dots to the inch", this);
+    m_dpi = named(new QSpinBox(this), "import.dpi");
+    m_dpi->setRange(0, 4800);
+    m_dpi->setSpecialValueText("as the file says");
+    m_dpi->setKeyboardTracking(false);
+    m_dpi->setButtonSymbols(QAbstractSpinBox::NoButtons);
+    m_borders = named(new QCheckBox("Wide pen lines are pieces of their own", this), "import.borders");
+    for (QWidget* part : {static_cast<QWidget*>(pageName), static_cast<QWidget*>(m_page)}) {
+        part->setVisible(m_question.pages > 1);
+        row->addWidget(part);
+    }
+    for (QWidget* part : {static_cast<QWidget*>(dpiName), static_cast<QWidget*>(m_dpi)}) {
+        part->setVisible(m_question.isScan);
+        row->addWidget(part);
+    }
+    m_borders->setVisible(!m_question.isScan);
+    column.addWidget(m_borders);
+    m_linesOver = named(new QCheckBox("Lines over colours are pieces of their own", this), "import.linesOver");
+    column.addWidget(m_linesOver);
+    connect(m_linesOver, &QCheckBox::toggled, this, [this] { present(m_read); });
+    connect(m_page, &QComboBox::activated, this, [this](int index) {
+        m_settings.joined.reset();
+        if (index >= m_question.pages) return joinPages();
+        m_settings.page = index + 1;
+        readAgain();
+    });
+    connect(m_dpi, &QSpinBox::valueChanged, this, [this](int dpi) {
+        m_settings.dpi = dpi < 20 ? 0 : dpi;
+        readAgain();
+    });
+    connect(m_borders, &QCheckBox::toggled, this, [this](bool on) {
+        m_settings.borders = on;
+        readAgain();
+    });
+}
+
+void ImportDialog::buildShapes(QVBoxLayout& column) {
+    m_list = named(new QListWidget(this), "import.list");
+    column.addWidget(m_list, 3);
+    auto* row = new QHBoxLayout;
+    column.addLayout(row);
+    m_role = named(new QComboBox(this), "import.role");
+    m_role->addItems({"A piece", "An inner mark", "Left out"}); // as edit::Role
+    row->addWidget(new QLabel("The chosen shape is", this));
+    row->addWidget(m_role, 1);
+    m_notes->setObjectName("import.notes");
+    m_notes->setWordWrap(true);
+    m_notes->setTextFormat(Qt::PlainText);
+    m_notes->setProperty("role", "quiet");
+    column.addWidget(m_notes);
+    column.addWidget(new ErrandStrip(m_reading, "reading.stop", this));
+    connect(&m_reading, &Errand::stopped, this, &ImportDialog::stopReading);
+    connect(m_list, &QListWidget::currentRowChanged, this, [this](int row_) {
+        m_picture->setPointed(row_);
+        if (row_ >= 0 && row_ < static_cast<int>(m_roles.size()))
+            m_role->setCurrentIndex(static_cast<int>(m_roles[static_cast<std::size_t>(row_)]));
+    });
+    connect(m_list, &QListWidget::itemChanged, this, [this](QListWidgetItem* item) {
+        if (!m_filling)
+            chooseRole(m_list->row(item), item->checkState() == Qt::Checked ? Role::piece : Role::out);
+    });
+    connect(m_role, &QComboBox::activated, this,
+            [this](int role) { chooseRole(m_list->currentRow(), static_cast<Role>(role)); });
+}
+
+void ImportDialog::buildMeasuring(QVBoxLayout& column) {
+    auto* row = new QHBoxLayout;
+    column.addLayout(row);
+    m_measure = named(new QCheckBox("I know one length:", this), "import.measure");
+    m_length = named(new QLineEdit(this), "import.length");
+    m_length->setPlaceholderText("drag it on the page, type it here");
+    m_length->setEnabled(false);
+    row->addWidget(m_measure);
+    row->addWidget(m_length, 1);
+    connect(m_measure, &QCheckBox::toggled, this, [this](bool on) {
+        m_picture->setMeasuring(on);
+        m_length->setEnabled(on);
+        m_length->clear();
+    });
+    connect(m_picture, &ImportPicture::markMoved, this, [this] {
+        m_length->setText(QString::fromStdString(
+            measure::say(measure::Length::ofMm(m_picture->marked()), m_question.units)));
+    });
+    connect(m_length, &QLineEdit::returnPressed, this, [this] {
+        m_entered = true;
+        applyMark();
+    });
+    connect(m_length, &QLineEdit::editingFinished, this, &ImportDialog::applyMark);
+}
+
+void ImportDialog::buildPlacing(QVBoxLayout& column) {
+    m_fit = named(new QComboBox(this), "import.fit");
+    m_fit->addItems(
+        {"Scale its page to the block", "Keep its size", "Fill the block with the shapes"}); // as edit::Fit
+    m_reversed = named(new QCheckBox("It came already reversed", this), "import.reversed");
+    m_reversed->setChecked(m_question.reversed);
+    m_size->setObjectName("import.size");
+    column.addWidget(m_fit);
+    buildMargin(column);
+    column.addWidget(m_size);
+    column.addWidget(m_reversed);
+    m_numbered = named(new QCheckBox("Number by step, fabric and place", this), "import.numbered");
+    m_numbered->setChecked(!m_question.drawing || !edit::bringsNumbers(*m_question.drawing));
+    m_numbered->setVisible(m_question.first);
+    column.addWidget(m_numbered);
+    m_side->setWordWrap(true);
+    column.addWidget(m_side);
+    connect(m_reversed, &QCheckBox::clicked, this, [this] {
+        m_sideChosen = true;
+        tellSide();
+        fillList();
+    });
+    connect(m_fit, &QComboBox::activated, this, [this] {
+        fillList();
+        tell();
+    });
+}
+
+void ImportDialog::buildMargin(QVBoxLayout& column) {
+    auto* row = new QHBoxLayout;
+    column.addLayout(row);
+    m_margin = named(new QLineEdit(typed(m_free.mm(), m_question.units, 16), this), "import.margin");
+    row->addWidget(new QLabel("Left free inside the finished edge", this));
+    row->addWidget(m_margin, 1);
+    connect(m_margin, &QLineEdit::textEdited, this, &ImportDialog::readMargin);
+}
+
+} // namespace up::app

@@ -1,0 +1,119 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/edit/naming.hpp"
+
+#include "core/shape/region.hpp"
+
+#include <algorithm>
+#include <charconv>
+#include <cmath>
+#include <map>
+#include <optional>
+
+namespace up::edit {
+namespace {
+
+using quilt::Drawing;
+using shape::Box;
+
+constexpr double nearMiddle = 0.05; // of the drawing's width: a pair's own middle from the drawing's
+constexpr double same = 0.98;       // of the area that pair and mirror image share
+
+std::string fabricName(Colour colour, const std::vector<quilt::Fabric>& fabrics) {
+    const auto it =
+        std::find_if(fabrics.begin(), fabrics.end(), [&](const auto& fabric) { return fabric.colour == colour; });
+    return it == fabrics.end() ? nameFor(colour) : it->name;
+}
+
+struct Shape {
+    std::size_t index;
+    Box box;
+    double area;
+};
+
+/// Finds the shapes that are mirror images of each other, left for right, across the middle of all.
+class Pairs {
+public:
+    explicit Pairs(const Drawing& drawing) : m_drawing(drawing), m_partner(drawing.shapes.size()) {
+        for (const auto& drawn : drawing.shapes)
+            m_all.take(boundsOf(drawn.outline));
+        std::map<Colour, std::vector<Shape>> nameless;
+        for (std::size_t i = 0; i < drawing.shapes.size(); ++i)
+            if (const auto& drawn = drawing.shapes[i]; quilt::isMadeUpName(drawn.name))
+                nameless[drawn.fill].push_back(
+                    {i, boundsOf(drawn.outline), std::abs(signedArea(drawn.outline.edge))});
+        for (auto& [colour, shapes] : nameless)
+            findIn(shapes);
+    }
+    [[nodiscard]] std::optional<std::size_t> partner(std::size_t i) const { return m_partner[i]; }
+
+private:
+    void findIn(std::vector<Shape>& shapes) {
+        std::stable_sort(shapes.begin(), shapes.end(), [](const Shape& a, const Shape& b) { return a.area < b.area; });
+        for (std::size_t i = 0; i < shapes.size(); ++i)
+            for (std::size_t k = i + 1; k < shapes.size() && shapes[k].area < shapes[i].area * 1.02; ++k) {
+                if (m_partner[shapes[i].index]) break;
+                if (m_partner[shapes[k].index] || !isPair(shapes[i], shapes[k])) continue;
+                m_partner[shapes[i].index] = shapes[k].index;
+                m_partner[shapes[k].index] = shapes[i].index;
+            }
+    }
+    [[nodiscard]] bool isPair(const Shape& a, const Shape& b) const {
+        const double off = std::max(m_all.width(), m_all.height()) * 0.01;
+        const double middle = (a.box.centre().x + b.box.centre().x) / 2;
+        if (std::abs(a.box.centre().x - b.box.centre().x) < 2 * off) return false; // one on the other
+        if (std::abs(middle - m_all.centre().x) > m_all.width() * nearMiddle) return false;
+        if (std::abs(a.box.top - b.box.top) > off || std::abs(a.box.bottom - b.box.bottom) > off ||
+            std::abs(a.box.width() - b.box.width()) > off)
+            return false;
+        const auto mirrored = transformed(m_drawing.shapes[a.index].outline, shape::Transform::mirrorAcross(middle));
+        const auto whole = shape::regionOf(m_drawing.shapes[b.index].outline);
+        return shape::intersect(shape::regionOf(mirrored), whole).area() > same * whole.area();
+    }
+    const Drawing& m_drawing;
+    Box m_all;
+    std::vector<std::optional<std::size_t>> m_partner;
+};
+
+/// The highest number that follows the fabric's name in those taken.
+int highest(const std::string& fabric, const std::vector<std::string>& taken) {
+    int most = 0;
+    for (const auto& name : taken) {
+        if (!name.starts_with(fabric + " ")) continue;
+        int number = 0;
+        const char* end = name.data() + name.size();
+        if (std::from_chars(name.data() + fabric.size() + 1, end, number).ec == std::errc{}) most = std::max(most, number);
+    }
+    return most;
+}
+
+} // namespace
+
+std::vector<std::string> namesFor(const Drawing& drawing, const std::vector<quilt::Fabric>& fabrics, bool reversed,
+                                  const std::vector<std::string>& taken) {
+    const Pairs pairs(drawing);
+    std::map<std::string, int> last;
+    std::vector<std::string> out;
+    std::vector<bool> nameless;
+    for (const auto& drawn : drawing.shapes) {
+        out.push_back(drawn.name);
+        nameless.push_back(quilt::isMadeUpName(drawn.name));
+    }
+    for (std::size_t i = 0; i < out.size(); ++i) {
+        if (!nameless[i]) continue;
+        const auto fabric = fabricName(drawing.shapes[i].fill, fabrics);
+        const auto [it, fresh] = last.try_emplace(fabric, 0);
+        if (fresh) it->second = highest(fabric, taken);
+        const auto name = fabric + " " + std::to_string(++it->second);
+        out[i] = name;
+        const auto other = pairs.partner(i);
+        if (!other) continue;
+        const auto x = [&](std::size_t k) { return boundsOf(drawing.shapes[k].outline).centre().x; };
+        const bool left = (x(i) < x(*other)) != reversed;
+        out[i] = name + (left ? " left" : " right");
+        out[*other] = name + (left ? " right" : " left");
+        nameless[*other] = false; // it has its name now
+    }
+    return out;
+}
+
+} // namespace up::edit
