@@ -37,7 +37,7 @@ if(UPSTAIRS_CCACHE)
   if(CCACHE_PROGRAM)
     # Paths below the project are hashed as relative ones, so that every checkout on a machine shares what was compiled.
     set(CMAKE_CXX_COMPILER_LAUNCHER ${CMAKE_COMMAND} -E env CCACHE_BASEDIR=${PROJECT_SOURCE_DIR} CCACHE_NOHASHDIR=1
-      CCACHE_SLOPPINESS=pch_defines,time_macros,include_file_mtime,include_file_ctime ${CCACHE_PROGRAM})
+      CCACHE_DEPEND=1 CCACHE_SLOPPINESS=pch_defines,time_macros,include_file_mtime,include_file_ctime ${CCACHE_PROGRAM})
   endif()
 endif()
 

@@ -35,6 +35,12 @@ void unpackedRows(GdkPixbufLoader*, int, int y, int, int height, gpointer data) 
     dots.rows = std::max(dots.rows, y + height);
 }
 
+/// The marker EOI near the end; programs may write something after it. Source: ITU-T T.81, B.1.1.3.
+bool hasJpegEnd(std::string_view bytes) {
+    constexpr std::size_t tail = 4096;
+    return bytes.substr(bytes.size() - std::min(bytes.size(), tail)).find("\xFF\xD9") != std::string_view::npos;
+}
+
 /// What was not unpacked holds anything; white is no drawing.
 void whiten(GdkPixbuf* pixbuf, int from) {
     const auto stride = static_cast<std::ptrdiff_t>(gdk_pixbuf_get_rowstride(pixbuf));
@@ -81,6 +87,9 @@ Result<Picture> decodePicture(const std::string& bytes, const std::string& file)
     for (std::size_t at = 0; at < bytes.size() && good && !dots.tooMany; at += portion)
         good = gdk_pixbuf_loader_write(loader.get(), reinterpret_cast<const guchar*>(bytes.data()) + at,
                                        std::min(portion, bytes.size() - at), &error);
+    // A JPEG without its end is filled up with grey when it is closed, and nothing is said.
+    const bool endless = bytes.starts_with("\xFF\xD8") && !hasJpegEnd(bytes);
+    const int before = dots.rows;
     GError* closing = nullptr;
     const bool closed = gdk_pixbuf_loader_close(loader.get(), good && !dots.tooMany ? &closing : nullptr);
     if (dots.tooMany) {
@@ -90,11 +99,12 @@ Result<Picture> decodePicture(const std::string& bytes, const std::string& file)
     }
     auto* held = gdk_pixbuf_loader_get_pixbuf(loader.get());
     constexpr int least = 32; // rows: less is no page
-    if ((!good || !closed) && !(held && dots.rows >= least))
+    if (endless) dots.rows = before;
+    if ((!good || !closed || endless) && !(held && dots.rows >= least))
         return failure(Code::notPicture, {file, reasonOf(error ? error : closing)});
     g_clear_error(&error), g_clear_error(&closing);
     if (!held) return failure(Code::notPicture, {file, "it holds no picture"});
-    const bool cutShort = !good || !closed || dots.rows < gdk_pixbuf_get_height(held);
+    const bool cutShort = !good || !closed || endless || dots.rows < gdk_pixbuf_get_height(held);
     if (cutShort) whiten(held, dots.rows);
     const char* dpi = gdk_pixbuf_get_option(held, "x-dpi");
     const double given = dpi ? numberIn(dpi).value_or(0) : 0;

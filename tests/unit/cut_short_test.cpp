@@ -3,9 +3,11 @@
 #include "core/base/text.hpp"
 #include "core/store/exchange.hpp"
 #include "intake/any/any.hpp"
+#include "intake/scan/picture.hpp"
 #include "tests/support/files.hpp"
 #include "tests/support/shapes.hpp"
 
+#include <cairo.h>
 #include <gtest/gtest.h>
 #include <nlohmann/json.hpp>
 
@@ -21,16 +23,52 @@ std::string page(const std::string& body, const std::string& head = "") {
     return head + "<svg xmlns='http://www.w3.org/2000/svg' width='10in' height='10in' viewBox='0 0 1000 1000'>" + body + "</svg>";
 }
 
+/// A page of 6 × 6 in at 100 dots to the inch, a square drawn in each half.
+std::string scannedPage() {
+    auto* surface = cairo_image_surface_create(CAIRO_FORMAT_RGB24, 600, 600);
+    auto* c = cairo_create(surface);
+    cairo_set_source_rgb(c, 1, 1, 1);
+    cairo_paint(c);
+    cairo_set_source_rgb(c, 0.2, 0.2, 0.2);
+    cairo_set_line_width(c, 3);
+    for (const double y : {60.0, 380.0}) {
+        cairo_rectangle(c, 180, y, 160, 150);
+        cairo_stroke(c);
+    }
+    cairo_destroy(c);
+    std::string out;
+    const auto append = [](void* to, const unsigned char* data, unsigned length) {
+        static_cast<std::string*>(to)->append(reinterpret_cast<const char*>(data), length);
+        return CAIRO_STATUS_SUCCESS;
+    };
+    cairo_surface_write_to_png_stream(surface, append, &out);
+    cairo_surface_destroy(surface);
+    return out;
+}
+
 TEST(CutShort, AScanIsReadAsFarAsItGoes) {
-    const auto whole = test::readAll(test::share("demo/scanned-page.jpg"));
-    const auto complete = test::must(readDrawing(whole, "page.jpg", {}));
+    const auto whole = scannedPage();
+    const auto complete = test::must(readDrawing(whole, "page.png", {1, 100, {}}));
+    ASSERT_EQ(complete.shapes.size(), 2U);
     EXPECT_FALSE(remarked(complete, Remark::cutShort));
-    const auto half = readDrawing(whole.substr(0, whole.size() * 7 / 10), "page.jpg", {});
-    ASSERT_TRUE(half);
-    EXPECT_TRUE(remarked(*half, Remark::cutShort));
-    EXPECT_FALSE(half->shapes.empty());
-    EXPECT_LT(half->shapes.size(), complete.shapes.size());
-    EXPECT_FALSE(readDrawing(whole.substr(0, 600), "page.jpg", {})) << "nothing of a page is left";
+    const auto half = test::must(readDrawing(whole.substr(0, whole.size() * 6 / 10), "page.png", {1, 100, {}}));
+    ASSERT_EQ(half.shapes.size(), 1U);
+    EXPECT_TRUE(remarked(half, Remark::cutShort));
+    EXPECT_NEAR(boundsOf(half.shapes[0].outline).width(), 40.6, 1);
+    EXPECT_FALSE(readDrawing(whole.substr(0, 60), "page.png", {1, 100, {}})) << "nothing of a page is left";
+}
+
+TEST(CutShort, WhatIsMissingOfAJpegIsWhite) {
+    const auto whole = test::readAll(test::share("demo/scanned-page.jpg"));
+    const auto complete = test::must(decodePicture(whole, "page.jpg"));
+    EXPECT_FALSE(complete.cutShort);
+    const auto half = test::must(decodePicture(whole.substr(0, whole.size() / 2), "page.jpg"));
+    EXPECT_TRUE(half.cutShort);
+    ASSERT_EQ(half.height, complete.height);
+    for (int x = 0; x < half.width; x += 50) {
+        EXPECT_EQ(half.at(x, half.height - 1), 255) << "not the grey that the library fills in";
+        EXPECT_EQ(half.at(x, half.height / 4), complete.at(x, half.height / 4));
+    }
 }
 
 TEST(CutShort, AnSvgIsReadUpToItsLastWholeShape) {
