@@ -2,7 +2,7 @@
 add_library(up_flags INTERFACE)
 target_compile_features(up_flags INTERFACE cxx_std_20)
 target_compile_options(up_flags INTERFACE
-  -Wall -Wextra -Wpedantic -Wconversion -Wshadow -Wdouble-promotion -Wold-style-cast -Wnon-virtual-dtor
+  -Wall -Wextra -Wpedantic -Wconversion -Wdouble-promotion -Wold-style-cast -Wnon-virtual-dtor
   -ffp-contract=off
   -pthread # some of the libraries ask for it; a precompiled header serves only files with the same definitions
   # GCC 12 reports these falsely, for std::optional and for text + text (its bug 105651); the asan preset watches instead.
@@ -13,6 +13,10 @@ option(UPSTAIRS_FUZZ "Fuzzers of the readers (needs clang)" OFF)
 option(UPSTAIRS_TIDY "Run clang-tidy while compiling" OFF)
 option(UPSTAIRS_CCACHE "Compile through ccache when it is there" OFF)
 option(UPSTAIRS_PRECOMPILE "Compile the headers that everybody reads once" ON)
+option(UPSTAIRS_TOGETHER "Compile eight files of a room at a time, where nothing is optimised much" OFF)
+if(NOT UPSTAIRS_TOGETHER) # names of one file may hide those of another then
+  target_compile_options(up_flags INTERFACE -Wshadow)
+endif()
 option(UPSTAIRS_LIGHT_DEBUG "Line tables only: small, quick to link" OFF)
 if(UPSTAIRS_WARNINGS_AS_ERRORS)
   target_compile_options(up_flags INTERFACE -Werror)
@@ -46,6 +50,12 @@ endif()
 set(CMAKE_CXX_FLAGS_RELEASE "-O2 -DNDEBUG")
 function(up_quick_to_compile name)
   target_compile_options(${name} PRIVATE $<$<NOT:$<CONFIG:Debug>>:-O1>)
+  up_together(${name})
+endfunction()
+function(up_together name)
+  if(UPSTAIRS_TOGETHER)
+    set_target_properties(${name} PROPERTIES UNITY_BUILD ON UNITY_BUILD_BATCH_SIZE 8)
+  endif()
 endfunction()
 
 # up_precompiled(name HEADER header LINKS other … [QUICK]): a header compiled once; libraries that name it with HEARS

@@ -195,7 +195,7 @@ std::string_view pattern(quilt::Remark remark) {
 struct StepWords {
     const char *task, *state;
 };
-constexpr std::array stepWords{StepWords{"Trace", "to trace"},
+constexpr std::array wordsOfSteps{StepWords{"Trace", "to trace"},
                                StepWords{"Trace", "traced"},
                                StepWords{"Rough cut", "rough cut"},
                                StepWords{"Bond", "bonded"},
@@ -281,10 +281,10 @@ std::string fixWords(check::Fix fix) {
 }
 
 std::string asTask(quilt::Step step) {
-    return stepWords[static_cast<std::size_t>(step)].task;
+    return wordsOfSteps[static_cast<std::size_t>(step)].task;
 }
 std::string state(quilt::Step step) {
-    return stepWords[static_cast<std::size_t>(step)].state;
+    return wordsOfSteps[static_cast<std::size_t>(step)].state;
 }
 
 std::string treadName(quilt::Tread tread) {

@@ -24,18 +24,32 @@ namespace {
 
 constexpr std::uint32_t later = 0, fresh = 0xFFFFFFFF; // in place of a fabric
 
+QString sizeText(measure::Length width, measure::Length height, measure::System units) {
+    return QString::fromStdString(width == height ? measure::say(width, units)
+                                                  : measure::saySize(width, height, units));
+}
+
 /// The square as it is cut, what will be seen of it, and the web beside it: all to one scale.
-std::vector<sheet::Layer> layersOf(const quilt::Block& block, Colour cloth, const quilt::Web* web) {
+std::vector<sheet::Layer> layersOf(const quilt::Block& block, Colour cloth, const quilt::Web* web,
+                                   measure::System units) {
     using sheet::Dash;
     using sheet::Pen;
     const auto plan = plan::planGround(block);
     sheet::Layer out{"block", {}, {}, {}};
     out.items.push_back(sheet::box(plan.box, cloth, Pen{look::slate, 0.3, Dash::solid}));
     out.items.push_back(sheet::box(plan.finished, std::nullopt, Pen{look::ink, 0.5, Dash::dashed}));
+    const double high = std::min(plan.box.height() * 0.07, plan.box.width() * 0.07);
+    const auto words = [&](const std::string& text, const shape::Box& on, Colour ground) {
+        const auto ink = luminance(ground) > 0.2 ? look::ink : look::webPaper;
+        out.items.push_back(sheet::Words{text, {on.centre().x, on.centre().y + high / 3}, high, ink,
+                                         sheet::Align::centre, false});
+    };
+    words(sizeText(block.width, block.height, units).toStdString() + " finished", plan.finished, cloth);
     if (!web) return {std::move(out)};
     const double left = plan.box.right + plan.box.width() * 0.1;
     const shape::Box roll{left, plan.box.top, left + web->width.mm(), plan.box.bottom};
     out.items.push_back(sheet::box(roll, look::webPaper, Pen{look::slate, 0.3, Dash::solid}));
+    words("web, " + measure::say(web->width, units) + " wide", roll, look::webPaper);
     return {std::move(out)};
 }
 
@@ -50,11 +64,6 @@ std::pair<measure::Length, measure::Length> usualSize(const quilt::Quilt& quilt)
         if (count > most) most = count, out = {one.width, one.height};
     }
     return out;
-}
-
-QString sizeText(measure::Length width, measure::Length height, measure::System units) {
-    return QString::fromStdString(width == height ? measure::say(width, units)
-                                                  : measure::saySize(width, height, units));
 }
 
 } // namespace
@@ -170,10 +179,7 @@ QString BlockDialog::says(const quilt::Block& block) const {
     const auto [width, height] = usualSize(quilt);
     if (!quilt.blocks.empty() && (block.width != width || block.height != height))
         out += "\nMost blocks of this quilt finish at " + sizeText(width, height, quilt.units) + ".";
-    const auto* web = up::quilt::find(quilt.webs, WebId{m_web->currentData().toUInt()});
-    if (web)
-        out += "\nBeside it " + QString::fromStdString(web->name) + ", " +
-               QString::fromStdString(measure::say(web->width, quilt.units)) + " wide, to the same scale.";
+    if (up::quilt::find(quilt.webs, WebId{m_web->currentData().toUInt()})) out += "\nBeside it a stretch of the web, to the same scale.";
     return out;
 }
 
@@ -196,7 +202,7 @@ void BlockDialog::refresh() {
     const auto* web = quilt::find(m_question.quilt.webs, WebId{m_web->currentData().toUInt()});
     auto layers = layersOf(*made, answer().fresh ? answer().fresh->colour
                                                  : clothOf(m_question.quilt, FabricId{m_cloth->currentData().toUInt()}),
-                           web);
+                           web, m_question.quilt.units);
     const auto plan = plan::planGround(*made);
     auto box = plan.box;
     if (web) box.right += plan.box.width() * 0.1 + web->width.mm();

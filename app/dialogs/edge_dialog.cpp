@@ -18,7 +18,7 @@
 namespace up::app {
 namespace {
 
-constexpr double margin = 36, reach = 14; // pixels
+constexpr double edgeMargin = 36, reach = 14; // pixels
 constexpr double sameLine = 1.0;          // mm
 
 const quilt::Piece& pieceOf(const EdgeQuestion& question) {
@@ -48,8 +48,8 @@ void EdgePicture::setDotted(std::vector<shape::Contour> dotted) {
 
 QTransform EdgePicture::toWidget() const {
     const auto box = boundsOf(*pieceOf(m_question).outline);
-    const double scale = std::min((width() - 2 * margin) / std::max(box.width(), 1.0),
-                                  (height() - 2 * margin) / std::max(box.height(), 1.0));
+    const double scale = std::min((width() - 2 * edgeMargin) / std::max(box.width(), 1.0),
+                                  (height() - 2 * edgeMargin) / std::max(box.height(), 1.0));
     const auto middle = box.centre();
     return QTransform::fromTranslate(width() / 2.0, height() / 2.0)
         .scale(scale, scale)

@@ -242,7 +242,7 @@ void ImportDialog::fillList() {
         swatch.fill(look::q(drawn.fill));
         item->setIcon(swatch);
         const auto more = roleWords(drawn, m_roles[i]);
-        item->setText(QString("%1 %2   %3%4")
+        item->setText(QString("%1 · %2   %3%4")
                           .arg(i + 1)
                           .arg(QString::fromStdString(names[i]),
                                sizeWords(boundsOf(drawn.outline), scale, m_question.units),
@@ -274,7 +274,7 @@ void ImportDialog::tell() {
         if (m_roles[i] == Role::piece) box.take(boundsOf(m_drawing.shapes[i].outline));
     if (box.isEmpty()) return m_size->clear();
     const auto placed = options();
-    m_margin->setEnabled(placed.fit != edit::Fit::own);
+    m_marginRow->setVisible(placed.fit != edit::Fit::own);
     const double scale = edit::scaleFor(m_drawing, m_question.width, m_question.height, placed);
     const auto size = [&](measure::Length width, measure::Length height) {
         return QString::fromStdString(measure::saySize(width, height, m_question.units));

@@ -68,6 +68,7 @@ private:
     QComboBox* m_page;
     QSpinBox* m_dpi;
     QCheckBox *m_borders, *m_reversed, *m_numbered, *m_linesOver;
+    QWidget* m_marginRow;
     QLineEdit* m_margin;
     measure::Length m_free = edit::usualMargin;
     QListWidget* m_list;

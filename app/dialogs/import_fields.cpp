@@ -148,8 +148,10 @@ void ImportDialog::buildPlacing(QVBoxLayout& column) {
 }
 
 void ImportDialog::buildMargin(QVBoxLayout& column) {
-    auto* row = new QHBoxLayout;
-    column.addLayout(row);
+    m_marginRow = new QWidget(this);
+    column.addWidget(m_marginRow);
+    auto* row = new QHBoxLayout(m_marginRow);
+    row->setContentsMargins(0, 0, 0, 0);
     m_margin = named(new QLineEdit(typed(m_free.mm(), m_question.units, 16), this), "import.margin");
     row->addWidget(new QLabel("Left free inside the finished edge", this));
     row->addWidget(m_margin, 1);

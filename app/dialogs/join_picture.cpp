@@ -11,7 +11,7 @@
 
 namespace up::app {
 namespace {
-constexpr double margin = 20;                  // pixels
+constexpr double joinMargin = 20;                  // pixels
 constexpr double dropReach = 8, ownReach = 25; // mm: how far a page is moved to match
 } // namespace
 
@@ -44,8 +44,8 @@ QTransform JoinPicture::toWidget() const {
     QRectF all;
     for (std::size_t i = 0; i < m_pages.size(); ++i)
         all |= QRectF(corners[i].x, corners[i].y, m_pages[i].width, m_pages[i].height);
-    const double scale = std::min((width() - 2 * margin) / std::max(all.width(), 1.0),
-                                  (height() - 2 * margin) / std::max(all.height(), 1.0));
+    const double scale = std::min((width() - 2 * joinMargin) / std::max(all.width(), 1.0),
+                                  (height() - 2 * joinMargin) / std::max(all.height(), 1.0));
     return QTransform::fromTranslate(width() / 2.0, height() / 2.0)
         .scale(scale, scale)
         .translate(-all.center().x(), -all.center().y());

@@ -14,7 +14,7 @@ namespace up::app {
 namespace {
 
 constexpr double ontoCloth = 0.2, cutOut = 0.45, toFront = 0.65; // where the parts of the way begin
-constexpr double margin = 46;                                    // pixels
+constexpr double turnMargin = 46;                                    // pixels
 
 /// How far through the part of the way between two moments, eased.
 double through(double progress, double from, double to) {
@@ -90,8 +90,8 @@ void TurnPicture::paintEvent(QPaintEvent*) {
     painter.setRenderHint(QPainter::Antialiasing);
     painter.fillRect(rect(), look::q(look::mat));
     if (m_parts.empty()) return;
-    const double room = std::min((width() / 2.0 - margin) / (m_box.width() + 16),
-                                 (height() - 2 * margin) / (m_box.height() + 16));
+    const double room = std::min((width() / 2.0 - turnMargin) / (m_box.width() + 16),
+                                 (height() - 2 * turnMargin) / (m_box.height() + 16));
     // The template as seen stays on the left; on the right it goes its way.
     const double y = height() / 2.0;
     const auto at = [&](double x, double across) { return QTransform(room * across, 0, 0, room, x, y); };

@@ -11,7 +11,7 @@
 namespace up::app {
 namespace {
 
-constexpr int stairHeight = 86, rise = 5, lowest = 40;
+constexpr int stairHeight = 86, rise = 5, lowestTread = 40;
 
 QString leftWords(const plan::TreadCount& count, bool empty) {
     if (empty || count.of == 0) return "–";
@@ -29,8 +29,8 @@ Stair::Stair(Session& session, QWidget* parent) : QWidget(parent), m_session(ses
 
 QRect Stair::placeOf(View view) const {
     const int room = width() - 16, side = room / 10, tread = (room - 2 * side) / 8;
-    const auto tall = [](int step) { return lowest + step * rise; };
-    if (view == View::landing) return {8, stairHeight - lowest + rise, side - 4, lowest - rise - 1};
+    const auto tall = [](int step) { return lowestTread + step * rise; };
+    if (view == View::landing) return {8, stairHeight - lowestTread + rise, side - 4, lowestTread - rise - 1};
     if (view == View::stash || view == View::logbook) {
         const int half = (stairHeight - 14) / 2;
         return {8 + side + 8 * tread + 6, view == View::stash ? 6 : 8 + half, side - 6, half};

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 /// What nearly every file of the window reads; compiled once (docs/decisions/0007 has the measurements).
 #pragma once
-#include "cmake/precompiled/standard.hpp"
+#include "cmake/precompiled/quilt.hpp"
 
 #include <QApplication>
 #include <QCheckBox>

@@ -12,6 +12,12 @@ struct Member {
     double rotation = 0, x = 0, y = 0;
 };
 
+/// Where it puts its part.
+[[nodiscard]] inline shape::Transform placing(const Member& member) {
+    return shape::Transform::moveBy(member.x, member.y) *
+           shape::Transform::turn(measure::Angle::ofDegrees(member.rotation));
+}
+
 struct Clump {
     std::vector<Member> members;
     shape::Region body;     ///< all of it, with its gaps and holes filled: nothing else goes there

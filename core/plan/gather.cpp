@@ -19,10 +19,6 @@ using measure::Angle;
 using quilt::School;
 using shape::Transform;
 
-Transform placing(const Member& member) {
-    return Transform::moveBy(member.x, member.y) * Transform::turn(Angle::ofDegrees(member.rotation));
-}
-
 /// The rows' members, from all copies of one shape to the parts that they are.
 void settleEqual(Clump& rows, const Equal& equal) {
     for (auto& member : rows.members) {

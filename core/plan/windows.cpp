@@ -16,11 +16,6 @@ using layout::NestJob;
 using shape::Region;
 using shape::Transform;
 
-Transform placing(const Member& member) {
-    return Transform::moveBy(member.x, member.y) *
-           Transform::turn(measure::Angle::ofDegrees(member.rotation));
-}
-
 class Filling {
 public:
     Filling(const NestJob& parts, const std::vector<std::size_t>& groups, double margin, up::Job& control)

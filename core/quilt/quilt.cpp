@@ -3,6 +3,17 @@
 
 namespace up::quilt {
 
+// Here, so that not everybody who reads the document compiles them.
+bool Fabric::operator==(const Fabric&) const = default;
+bool Thread::operator==(const Thread&) const = default;
+bool Web::operator==(const Web&) const = default;
+bool OffCut::operator==(const OffCut&) const = default;
+bool Piece::operator==(const Piece&) const = default;
+bool Layout::operator==(const Layout&) const = default;
+bool Block::operator==(const Block&) const = default;
+bool Quilt::operator==(const Quilt&) const = default;
+
+
 using shape::Transform;
 
 Quilt emptyQuilt(std::string name) {

@@ -48,7 +48,7 @@ struct Fabric {
     /// How far stripes may lie off the wanted way. Source: common practice.
     Angle tolerance = Angle::ofDegrees(5);
     double opacity = usualOpacity; ///< of the light that falls on it, what does not come from beneath: 0…1
-    bool operator==(const Fabric&) const = default;
+    bool operator==(const Fabric&) const;
 };
 
 struct Thread {
@@ -56,7 +56,7 @@ struct Thread {
     std::string name;
     Colour colour;
     Extra extra;
-    bool operator==(const Thread&) const = default;
+    bool operator==(const Thread&) const;
 };
 
 /// One pressing as the maker's leaflet gives it.
@@ -76,7 +76,7 @@ struct Web {
     int sheets = 0;
     Pressing first, final;
     Extra extra;
-    bool operator==(const Web&) const = default;
+    bool operator==(const Web&) const;
 };
 
 /// Web left over that is worth keeping: [0, …] mm both ways, perhaps with holes.
@@ -86,7 +86,7 @@ struct OffCut {
     shape::Rings outline; ///< as of a shape::Region
     std::string from;     ///< the block it was left over from
     Extra extra;
-    bool operator==(const OffCut&) const = default;
+    bool operator==(const OffCut&) const;
 };
 
 /// Where a piece lies, relative to where the drawing has it: turned about its own middle, then moved.
@@ -130,7 +130,7 @@ struct Piece {
     int unit = 0;         ///< pieces of one unit are fused on a pressing sheet first; 0 = none
     bool locked = false;  ///< stays where it is
     bool counted = false; ///< it is there: it was counted before laying
-    bool operator==(const Piece&) const = default;
+    bool operator==(const Piece&) const;
     [[nodiscard]] bool hasMarks() const { return !marks->empty(); }
 };
 
@@ -176,7 +176,7 @@ struct Layout {
     std::vector<Unplaced> unplaced{};
     std::vector<WebSheet> sheets{}; ///< by Traced::sheet; those past its end are new web
     std::vector<Strip> strips{};
-    bool operator==(const Layout&) const = default;
+    bool operator==(const Layout&) const;
 };
 
 /// How pieces are gathered on the web.
@@ -223,7 +223,7 @@ struct Block {
     Ground ground{};
     std::vector<Over> over{};                 ///< where the order of the pieces does not say it
     Length underlap = Length::ofInches(1, 4); ///< so far lower pieces reach beneath upper ones
-    bool operator==(const Block&) const = default;
+    bool operator==(const Block&) const;
 };
 
 struct LogEntry {
@@ -249,7 +249,7 @@ struct Quilt {
     Shared<std::vector<LogEntry>> log;
     std::uint32_t nextId = 1;
     Extra extra;
-    bool operator==(const Quilt&) const = default;
+    bool operator==(const Quilt&) const;
 };
 
 /// ¼ in. Source: common practice.

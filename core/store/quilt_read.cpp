@@ -73,7 +73,7 @@ Web webFrom(const Node& node) {
     return web;
 }
 
-shape::Rings ringsFrom(const Node& node) {
+shape::Rings rawRings(const Node& node) {
     shape::Rings out;
     for (const auto& ring : node.items()) {
         out.emplace_back();
@@ -91,7 +91,7 @@ OffCut offCutFrom(const Node& node) {
     OffCut out{};
     out.id = idFrom<OffCutId>(node, "id");
     out.web = idFrom<WebId>(node, "web", 0);
-    out.outline = ringsFrom(node.at("outline"));
+    out.outline = rawRings(node.at("outline"));
     if (out.outline.empty()) node.at("outline").complain("at least one ring");
     if (node.has("from")) out.from = node.at("from").text();
     out.extra = node.rest();
@@ -179,7 +179,7 @@ Layout layoutFrom(const Node& node) {
     if (node.has("sheets"))
         for (const auto& s : node.at("sheets").items())
             layout.sheets.push_back({s.has("offCut") ? idFrom<OffCutId>(s, "offCut", 0) : OffCutId{},
-                                     s.has("outline") ? ringsFrom(s.at("outline")) : shape::Rings{},
+                                     s.has("outline") ? rawRings(s.at("outline")) : shape::Rings{},
                                      s.at("putAway").yes()});
     if (node.has("strips"))
         for (const auto& s : node.at("strips").items())

@@ -5,6 +5,7 @@
 
 #include <array>
 #include <cmath>
+#include <numbers>
 
 namespace up::intake {
 
@@ -128,6 +129,15 @@ Contour polyline(const std::vector<Vertex>& vertices, bool closed) {
         else
             bulgeTo(out, to, vertices[i].bulge);
     }
+    return out;
+}
+
+Contour ellipseArc(Point centre, Point major, Point minor, double start, double end) {
+    constexpr double whole = 2 * std::numbers::pi;
+    double span = std::fmod(end - start, whole);
+    if (span <= 1e-9) span += whole;
+    Contour out{centre + major * std::cos(start) + minor * std::sin(start), {}, span > whole - 1e-6};
+    shape::arcAbout(out, centre, major, minor, start, span);
     return out;
 }
 

@@ -24,11 +24,6 @@ using shape::Transform;
 constexpr std::size_t mostBytes = 48'000'000;
 constexpr double radians = std::numbers::pi / 180;
 
-double spanFrom(double start, double end) {
-    const double span = std::fmod(end - start, 2 * std::numbers::pi);
-    return span <= 1e-12 ? span + 2 * std::numbers::pi : span;
-}
-
 /// Hears the library's calls and keeps what they say.
 class Gatherer : public DL_CreationAdapter {
 public:
@@ -59,22 +54,17 @@ public:
         put(std::move(out), false);
     }
     void addArc(const DL_ArcData& arc) override {
-        const double from = arc.angle1 * radians, r = arc.radius;
-        Contour out{{arc.cx + r * std::cos(from), arc.cy + r * std::sin(from)}, {}, false};
-        shape::arcAbout(out, {arc.cx, arc.cy}, {r, 0}, {0, r}, from, spanFrom(from, arc.angle2 * radians));
+        auto out = ellipseArc({arc.cx, arc.cy}, {arc.radius, 0}, {0, arc.radius}, arc.angle1 * radians,
+                              arc.angle2 * radians);
+        out.closed = false; // an arc all round is drawn as a circle
         put(std::move(out));
     }
     void addCircle(const DL_CircleData& circle) override {
         put(shape::ellipse({circle.cx, circle.cy}, circle.radius, circle.radius));
     }
     void addEllipse(const DL_EllipseData& ellipse) override {
-        const Point centre{ellipse.cx, ellipse.cy}, major{ellipse.mx, ellipse.my};
-        const Point minor = Point{-major.y, major.x} * ellipse.ratio;
-        const double span = spanFrom(ellipse.angle1, ellipse.angle2);
-        const bool whole = span > 2 * std::numbers::pi - 1e-6;
-        Contour out{centre + major * std::cos(ellipse.angle1) + minor * std::sin(ellipse.angle1), {}, whole};
-        shape::arcAbout(out, centre, major, minor, ellipse.angle1, span);
-        put(std::move(out), false);
+        const Point major{ellipse.mx, ellipse.my}, minor = Point{-major.y, major.x} * ellipse.ratio;
+        put(ellipseArc({ellipse.cx, ellipse.cy}, major, minor, ellipse.angle1, ellipse.angle2), false);
     }
     void addPolyline(const DL_PolylineData& line) override {
         flush();

@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/dxf/hatch.hpp"
 
-#include "core/shape/arc.hpp"
 #include "core/shape/joining.hpp"
 #include "intake/dxf/curves.hpp"
 
@@ -17,26 +16,9 @@ using shape::Point;
 
 namespace {
 
-constexpr double whole = 2 * std::numbers::pi;
-
-/// The way from one angle to the other, counter-clockwise.
-double spanFrom(double start, double end) {
-    double span = std::fmod(end - start, whole);
-    if (span <= 1e-9) span += whole;
-    return span;
-}
-
 /// The parameter of an ellipse at which its point lies in that direction from the centre.
 double parameterAt(double angle, double ratio) {
     return std::atan2(std::sin(angle), std::cos(angle) * std::max(std::abs(ratio), 1e-9));
-}
-
-/// Part of an ellipse about `centre`; the angles are parameters.
-Contour arc(Point centre, Point major, Point minor, double start, double end) {
-    const double span = spanFrom(start, end);
-    Contour out{centre + major * std::cos(start) + minor * std::sin(start), {}, span > whole - 1e-6};
-    shape::arcAbout(out, centre, major, minor, start, span);
-    return out;
 }
 
 Contour splineOf(const DL_HatchEdgeData& edge) {
@@ -70,11 +52,12 @@ Contour hatchEdge(const DL_HatchEdgeData& edge) {
         out.lineTo({edge.x2, edge.y2});
         return out;
     }
-    case 2: return arc(centre, {edge.radius, 0}, {0, edge.radius}, from, to);
+    case 2: return ellipseArc(centre, {edge.radius, 0}, {0, edge.radius}, from, to);
     case 3: {
         const Point major{edge.mx, edge.my}, minor = Point{-major.y, major.x} * edge.ratio;
-        if (spanFrom(from, to) > whole - 1e-6) return arc(centre, major, minor, 0, whole);
-        return arc(centre, major, minor, parameterAt(from, edge.ratio), parameterAt(to, edge.ratio));
+        const double turn = 2 * std::numbers::pi, all = std::abs(to - from);
+        if (all > turn - 1e-6) return ellipseArc(centre, major, minor, 0, turn);
+        return ellipseArc(centre, major, minor, parameterAt(from, edge.ratio), parameterAt(to, edge.ratio));
     }
     case 4: return splineOf(edge);
     default: return {};

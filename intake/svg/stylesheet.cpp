@@ -111,6 +111,7 @@ void Stylesheet::add(std::string_view css) {
     std::stable_sort(m_rules.begin(), m_rules.end(),
                      [](const Rule& a, const Rule& b) { return a.weight < b.weight; });
     m_byKey.clear();
+    m_sifted.clear();
     for (std::size_t i = 0; i < m_rules.size(); ++i)
         m_byKey[keyOf(m_rules[i].chain.back())].push_back(i);
 }
@@ -241,20 +242,37 @@ std::string Stylesheet::keyOf(const Simple& simple) {
     return simple.element.empty() ? "*" : simple.element;
 }
 
-std::vector<std::size_t> Stylesheet::worthTrying(const pugi::xml_node& node) const {
-    std::vector<std::size_t> worth;
+const Stylesheet::Bucket& Stylesheet::bucketOf(const std::string& key) const {
+    const auto [it, fresh] = m_sifted.try_emplace(key);
+    Bucket& bucket = it->second;
+    const auto all = fresh ? m_byKey.find(key) : m_byKey.end();
+    if (all == m_byKey.end()) return bucket;
+    std::uint32_t plain = 0, important = 0;
+    for (const auto i : all->second) {
+        if ((m_rules[i].around & ~m_around).any()) continue;
+        plain |= m_declared[m_rules[i].declared].plain, important |= m_declared[m_rules[i].declared].important;
+        bucket.rules.push_back(i);
+        bucket.plain.push_back(plain), bucket.important.push_back(important);
+    }
+    return bucket;
+}
+
+std::vector<const Stylesheet::Bucket*> Stylesheet::bucketsFor(const pugi::xml_node& node) const {
+    if (const auto parent = node.parent(); parent != m_parent || m_sifted.empty()) {
+        m_parent = parent;
+        m_around = tracesAround(node);
+        m_sifted.clear();
+    }
+    std::vector<const Bucket*> out;
     const auto look = [&](const std::string& key) {
-        const auto it = m_byKey.find(key);
-        if (it == m_byKey.end()) return;
-        const auto middle = static_cast<std::ptrdiff_t>(worth.size());
-        worth.insert(worth.end(), it->second.rbegin(), it->second.rend());
-        std::inplace_merge(worth.begin(), worth.begin() + middle, worth.end(), std::greater<>());
+        const auto& bucket = bucketOf(key);
+        if (!bucket.rules.empty() && std::find(out.begin(), out.end(), &bucket) == out.end()) out.push_back(&bucket);
     };
     look("*");
     look(std::string(localName(node)));
     if (const auto id = node.attribute("id")) look(std::string("#") + id.value());
     eachWord(node.attribute("class").value(), [&](std::string_view word) { look("." + std::string(word)); });
-    return worth;
+    return out;
 }
 
 /// The strongest rule first: a property that has been declared needs no weaker one.
@@ -262,13 +280,26 @@ void Stylesheet::apply(const pugi::xml_node& node, Properties& out) const {
     int budget = 20'000; // steps up the tree for one element: far more than any real sheet takes
     std::uint32_t plain = 0, important = 0;
     std::array<const std::string*, readProperties.size()> value{};
-    const auto around = tracesAround(node);
-    for (const auto i : worthTrying(node)) {
-        const Rule& rule = m_rules[i];
+    const auto buckets = bucketsFor(node);
+    std::vector<std::size_t> left; // rules of each not tried yet
+    for (const auto* bucket : buckets)
+        left.push_back(bucket->rules.size());
+    for (;;) {
+        std::size_t next = buckets.size(); // the one with the strongest rule left
+        for (std::size_t k = 0; k < buckets.size(); ++k) {
+            if (left[k] == 0) continue;
+            const auto news = (buckets[k]->important[left[k] - 1] & ~important) |
+                              (buckets[k]->plain[left[k] - 1] & ~plain & ~important);
+            if (news == 0)
+                left[k] = 0; // all the rest of it has been declared
+            else if (next == buckets.size() || buckets[k]->rules[left[k] - 1] > buckets[next]->rules[left[next] - 1])
+                next = k;
+        }
+        if (next == buckets.size()) break;
+        const Rule& rule = m_rules[buckets[next]->rules[--left[next]]];
         const Declared& declared = m_declared[rule.declared];
         const auto fresh = (declared.important & ~important) | (declared.plain & ~plain & ~important);
-        if (fresh == 0 || (rule.around & ~around).any()) continue;
-        if (!fits(rule.chain, rule.chain.size() - 1, node, budget)) continue;
+        if (fresh == 0 || !fits(rule.chain, rule.chain.size() - 1, node, budget)) continue;
         for (const auto& [property, text] : declared.values)
             if (fresh >> property & 1) value[property] = &text;
         plain |= declared.plain, important |= declared.important;

@@ -65,9 +65,14 @@ private:
     static Declared parseDeclarations(std::string_view text);
     static void trace(std::string_view kind, std::string_view name, Traces& out);
     static Traces tracesAround(const pugi::xml_node& node);
+    /// Rules of one key that may apply below one parent, the stronger the later, and what all up to each declare.
+    struct Bucket {
+        std::vector<std::size_t> rules;
+        std::vector<std::uint32_t> plain, important;
+    };
+    [[nodiscard]] const Bucket& bucketOf(const std::string& key) const;
     void addRules(std::string_view selectors, std::string_view body);
-    /// Rules worth trying, the strongest first.
-    [[nodiscard]] std::vector<std::size_t> worthTrying(const pugi::xml_node& node) const;
+    [[nodiscard]] std::vector<const Bucket*> bucketsFor(const pugi::xml_node& node) const;
     static bool parseSelector(std::string_view text, Rule& rule);
     static bool fits(const Simple& simple, const pugi::xml_node& node);
     static bool fits(const std::vector<Simple>& chain, std::size_t upTo, const pugi::xml_node& node,
@@ -76,6 +81,10 @@ private:
     static std::string keyOf(const Simple& simple);
     std::vector<Rule> m_rules; ///< the stronger the later
     std::vector<Declared> m_declared;
+    /// What was sifted for the children of one element: siblings come one after the other.
+    mutable pugi::xml_node m_parent;
+    mutable Traces m_around;
+    mutable std::unordered_map<std::string, Bucket> m_sifted;
     std::unordered_map<std::string, std::vector<std::size_t>> m_byKey;
 };
 
