@@ -14,10 +14,10 @@
 #include <QDoubleSpinBox>
 #include <QLineEdit>
 #include <QListWidget>
+#include <QScreen>
 #include <QSlider>
 #include <QSpinBox>
 #include <QStandardPaths>
-#include <QScreen>
 #include <QTimer>
 #include <cstdio>
 #include <ctime>

@@ -91,11 +91,11 @@ Bytes exportSheets(const Words& words) {
     const bool pages = words.what == "tracing" || words.what == "placement" || words.what == "web";
     if (!pages && words.what != "cut")
         return failure(Code::badUse, {"--what is tracing, web, placement or cut, not “" + words.what + "”"});
-    if ((pages && words.as != "pdf") || (!pages && words.as != "svg" && words.as != "dxf" && words.as != "dxf2000"))
-        return failure(
-            Code::badUse,
-            {"tracing, web and placement sheets are written as pdf, cut files as svg, dxf or dxf2000; choose --as " +
-             std::string(pages ? "pdf" : "svg, dxf or dxf2000")});
+    if ((pages && words.as != "pdf") ||
+        (!pages && words.as != "svg" && words.as != "dxf" && words.as != "dxf2000"))
+        return failure(Code::badUse, {"tracing, web and placement sheets are written as pdf, cut files as "
+                                      "svg, dxf or dxf2000; choose --as " +
+                                      std::string(pages ? "pdf" : "svg, dxf or dxf2000")});
     if (words.paper != "letter" && words.paper != "a4")
         return failure(Code::badUse, {"--paper is letter or a4, not “" + words.paper + "”"});
     auto opened = openBlock(words);
@@ -105,8 +105,8 @@ Bytes exportSheets(const Words& words) {
         const auto sheet = output::cutSheet(opened->quilt, block);
         if (!sheet) return tl::unexpected(sheet.error());
         if (words.as == "svg") return output::writeSvg(*sheet);
-        return output::writeDxf(*sheet, words.as == "dxf" ? output::DxfVersion::r12
-                                                          : output::DxfVersion::r2000);
+        return output::writeDxf(*sheet,
+                                words.as == "dxf" ? output::DxfVersion::r12 : output::DxfVersion::r2000);
     }
     output::PageOptions options{words.paper == "a4" ? measure::a4 : measure::letter};
     if (!words.square.empty()) {

@@ -71,7 +71,7 @@ function(up_precompiled name)
     if(ARG_QUICK)
       up_quick_to_compile(${name})
     endif()
-    target_precompile_headers(${name} PRIVATE ${PROJECT_SOURCE_DIR}/${ARG_HEADER})
+    target_precompile_headers(${name} PRIVATE <${ARG_HEADER}>) # found by -I: the same bytes in every checkout
   endif()
 endfunction()
 

@@ -196,15 +196,15 @@ struct StepWords {
     const char *task, *state;
 };
 constexpr std::array wordsOfSteps{StepWords{"Trace", "to trace"},
-                               StepWords{"Trace", "traced"},
-                               StepWords{"Rough cut", "rough cut"},
-                               StepWords{"Bond", "bonded"},
-                               StepWords{"Draw the marks", "marked"},
-                               StepWords{"Clean cut", "clean cut"},
-                               StepWords{"Lay", "laid"},
-                               StepWords{"Fuse", "fused"},
-                               StepWords{"Test the edges", "tested"},
-                               StepWords{"Stitch", "stitched"}};
+                                  StepWords{"Trace", "traced"},
+                                  StepWords{"Rough cut", "rough cut"},
+                                  StepWords{"Bond", "bonded"},
+                                  StepWords{"Draw the marks", "marked"},
+                                  StepWords{"Clean cut", "clean cut"},
+                                  StepWords{"Lay", "laid"},
+                                  StepWords{"Fuse", "fused"},
+                                  StepWords{"Test the edges", "tested"},
+                                  StepWords{"Stitch", "stitched"}};
 
 /// "notYet" in full: what comes first, or what lies beneath.
 std::string notYet(const Error& error) {
@@ -245,8 +245,8 @@ std::string sentence(const quilt::Warning& warning) {
         for (const auto& [many, one] :
              {std::pair{"lines were", "line was"}, std::pair{"texts were", "text was"},
               std::pair{"turn them", "turn it"}, std::pair{"get them as pieces", "get it as pieces"},
-              std::pair{"pictures were", "picture was"},
-              std::pair{"for their outlines", "for its outline"}, std::pair{"for inner marks", "for an inner mark"},
+              std::pair{"pictures were", "picture was"}, std::pair{"for their outlines", "for its outline"},
+              std::pair{"for inner marks", "for an inner mark"},
               std::pair{"specks without area were", "speck without area was"},
               std::pair{"small marks were", "small mark was"}})
             if (const auto at = text.find(many); at != std::string::npos)

@@ -38,11 +38,11 @@ std::vector<sheet::Layer> layersOf(const quilt::Block& block, Colour cloth, cons
     sheet::Layer out{"block", {}, {}, {}};
     out.items.push_back(sheet::box(plan.box, cloth, Pen{look::slate, 0.3, Dash::solid}));
     out.items.push_back(sheet::box(plan.finished, std::nullopt, Pen{look::ink, 0.5, Dash::dashed}));
-    const double high = std::min(plan.box.height() * 0.07, plan.box.width() * 0.07);
+    const double high = std::min(plan.box.height() * 0.1, plan.box.width() * 0.1);
     const auto words = [&](const std::string& text, const shape::Box& on, Colour ground) {
         const auto ink = luminance(ground) > 0.2 ? look::ink : look::webPaper;
-        out.items.push_back(sheet::Words{text, {on.centre().x, on.centre().y + high / 3}, high, ink,
-                                         sheet::Align::centre, false});
+        out.items.push_back(sheet::Words{
+            text, {on.centre().x, on.centre().y + high / 3}, high, ink, sheet::Align::centre, false});
     };
     words(sizeText(block.width, block.height, units).toStdString() + " finished", plan.finished, cloth);
     if (!web) return {std::move(out)};
@@ -164,9 +164,8 @@ void BlockDialog::pickColour() {
 Result<quilt::Block> BlockDialog::block() const {
     const auto& units = m_question.quilt.units;
     return measure::readSize(m_size->text().trimmed().toStdString(), units).and_then([&](const auto& size) {
-        return edit::addBlock(m_question.quilt, "", size.width, size.height).map([](const quilt::Quilt& quilt) {
-            return quilt.blocks.back();
-        });
+        return edit::addBlock(m_question.quilt, "", size.width, size.height)
+            .map([](const quilt::Quilt& quilt) { return quilt.blocks.back(); });
     });
 }
 
@@ -175,11 +174,12 @@ QString BlockDialog::says(const quilt::Block& block) const {
     const auto plan = plan::planGround(block);
     auto out = "The background is cut " +
                QString::fromStdString(measure::saySize(plan.wide, plan.high, quilt.units)) +
-               "; what lies outside the dashed line goes into the seams.";
+               "; what lies outside the dashed line is trimmed off or goes into the seams.";
     const auto [width, height] = usualSize(quilt);
     if (!quilt.blocks.empty() && (block.width != width || block.height != height))
         out += "\nMost blocks of this quilt finish at " + sizeText(width, height, quilt.units) + ".";
-    if (up::quilt::find(quilt.webs, WebId{m_web->currentData().toUInt()})) out += "\nBeside it a stretch of the web, to the same scale.";
+    if (up::quilt::find(quilt.webs, WebId{m_web->currentData().toUInt()}))
+        out += "\nBeside it a stretch of the web, to the same scale.";
     return out;
 }
 
@@ -200,9 +200,11 @@ void BlockDialog::refresh() {
     if (!made) return;
     m_says->setText(says(*made));
     const auto* web = quilt::find(m_question.quilt.webs, WebId{m_web->currentData().toUInt()});
-    auto layers = layersOf(*made, answer().fresh ? answer().fresh->colour
-                                                 : clothOf(m_question.quilt, FabricId{m_cloth->currentData().toUInt()}),
-                           web, m_question.quilt.units);
+    auto layers =
+        layersOf(*made,
+                 answer().fresh ? answer().fresh->colour
+                                : clothOf(m_question.quilt, FabricId{m_cloth->currentData().toUInt()}),
+                 web, m_question.quilt.units);
     const auto plan = plan::planGround(*made);
     auto box = plan.box;
     if (web) box.right += plan.box.width() * 0.1 + web->width.mm();

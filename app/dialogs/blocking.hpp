@@ -16,10 +16,10 @@ struct BlockQuestion {
 
 struct BlockAnswer {
     std::string name;
-    measure::Length width, height; ///< finished
-    FabricId background;           ///< none: chosen later
+    measure::Length width, height;      ///< finished
+    FabricId background;                ///< none: chosen later
     std::optional<quilt::Fabric> fresh; ///< a cloth that the quilt does not have yet, as the background
-    WebId web;                     ///< none: the quilt has no web
+    WebId web;                          ///< none: the quilt has no web
 };
 
 } // namespace up::app

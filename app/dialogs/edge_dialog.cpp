@@ -19,7 +19,7 @@ namespace up::app {
 namespace {
 
 constexpr double edgeMargin = 36, reach = 14; // pixels
-constexpr double sameLine = 1.0;          // mm
+constexpr double sameLine = 1.0;              // mm
 
 const quilt::Piece& pieceOf(const EdgeQuestion& question) {
     return *quilt::find(quilt::find(question.quilt.blocks, question.block)->pieces, question.piece);

@@ -223,8 +223,8 @@ void ImportDialog::tellSide() {
 std::vector<std::string> ImportDialog::namesShown() const {
     const bool reversed = m_reversed->isChecked();
     auto out = edit::namesFor(m_drawing, m_question.fabrics, reversed, m_question.names);
-    const auto wanted = edit::namesFor(edit::withRoles(m_drawing, m_roles), m_question.fabrics, reversed,
-                                       m_question.names);
+    const auto wanted =
+        edit::namesFor(edit::withRoles(m_drawing, m_roles), m_question.fabrics, reversed, m_question.names);
     for (std::size_t i = 0, next = 0; i < out.size() && next < wanted.size(); ++i)
         if (m_roles[i] == Role::piece) out[i] = wanted[next++];
     return out;
@@ -279,9 +279,9 @@ void ImportDialog::tell() {
     const auto size = [&](measure::Length width, measure::Length height) {
         return QString::fromStdString(measure::saySize(width, height, m_question.units));
     };
-    m_size->setText("It will be " + sizeWords(box, scale, m_question.units) + " in a block of " +
-                    size(m_question.width, m_question.height) + ", at " +
-                    QString::number(scale * 100, 'f', scale < 0.1 ? 1 : 0) + " %");
+    m_size->setText("In a block of " + size(m_question.width, m_question.height) + " it will be " +
+                    sizeWords(box, scale, m_question.units) + " (" +
+                    QString::number(scale * 100, 'f', scale < 0.1 ? 1 : 0) + " %)");
 }
 
 } // namespace up::app

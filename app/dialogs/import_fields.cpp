@@ -46,7 +46,8 @@ void ImportDialog::buildReading(QVBoxLayout& column) {
     }
     m_borders->setVisible(!m_question.isScan);
     column.addWidget(m_borders);
-    m_linesOver = named(new QCheckBox("Lines over colours are pieces of their own", this), "import.linesOver");
+    m_linesOver =
+        named(new QCheckBox("Lines over colours are pieces of their own", this), "import.linesOver");
     column.addWidget(m_linesOver);
     connect(m_linesOver, &QCheckBox::toggled, this, [this] { present(m_read); });
     connect(m_page, &QComboBox::activated, this, [this](int index) {

@@ -36,8 +36,8 @@ struct ImportQuestion {
     bool reversed = false; ///< what is known of the block's drawing
     bool first = false;    ///< the block has no pieces yet: their numbers are still open
     Result<quilt::Drawing> drawing;
-    std::vector<quilt::Fabric> fabrics;  ///< of the quilt: a colour that is among them has their name
-    std::vector<std::string> names;      ///< of the block's pieces
+    std::vector<quilt::Fabric> fabrics; ///< of the quilt: a colour that is among them has their name
+    std::vector<std::string> names;     ///< of the block's pieces
     /// Reads again in another way; called aside.
     std::function<Result<quilt::Drawing>(const ReadSettings&)> read;
     /// Which way round its letters read; called aside, may take seconds.

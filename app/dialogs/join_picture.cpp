@@ -11,7 +11,7 @@
 
 namespace up::app {
 namespace {
-constexpr double joinMargin = 20;                  // pixels
+constexpr double joinMargin = 20;              // pixels
 constexpr double dropReach = 8, ownReach = 25; // mm: how far a page is moved to match
 } // namespace
 

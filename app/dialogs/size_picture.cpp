@@ -68,7 +68,8 @@ void SizePicture::setThin(std::vector<std::vector<shape::Narrow>> thin, double f
 QTransform SizePicture::toWidget() const {
     const double w = m_question.block.width.mm(), h = m_question.block.height.mm();
     const double most = std::max(1.0, m_whole ? m_factor : 1.0);
-    const double scale = std::min((width() - 2 * sizeMargin) / (w * most), (height() - 2 * sizeMargin) / (h * most));
+    const double scale =
+        std::min((width() - 2 * sizeMargin) / (w * most), (height() - 2 * sizeMargin) / (h * most));
     const double grown = m_whole ? m_factor : 1;
     return QTransform::fromTranslate(width() / 2.0, height() / 2.0)
         .scale(scale, scale)

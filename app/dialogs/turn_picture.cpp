@@ -14,7 +14,7 @@ namespace up::app {
 namespace {
 
 constexpr double ontoCloth = 0.2, cutOut = 0.45, toFront = 0.65; // where the parts of the way begin
-constexpr double turnMargin = 46;                                    // pixels
+constexpr double turnMargin = 46;                                // pixels
 
 /// How far through the part of the way between two moments, eased.
 double through(double progress, double from, double to) {

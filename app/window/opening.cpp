@@ -16,8 +16,8 @@ namespace {
 void correct(QWidget& window, const QRect& free) {
     if (window.isMaximized() || window.isFullScreen()) return;
     const QRect outer = window.frameGeometry(), inner = window.geometry();
-    const QMargins frame(inner.left() - outer.left(), inner.top() - outer.top(), outer.right() - inner.right(),
-                         outer.bottom() - inner.bottom());
+    const QMargins frame(inner.left() - outer.left(), inner.top() - outer.top(),
+                         outer.right() - inner.right(), outer.bottom() - inner.bottom());
     if (free.contains(outer)) return;
     window.resize(insideFor(window.size(), free, frame));
     const QRect now = window.frameGeometry();

@@ -46,8 +46,8 @@ enum class Fit : std::uint8_t {
     own,   ///< it keeps its size; where page and block differ, the shapes are put in the middle
     shapes ///< the shapes are enlarged or reduced to fill the block but for the margin
 };
-/// Left free inside the finished edge when a drawing is scaled to a block. Source: invented; a thumb's width looks
-/// right and keeps stitching clear of the seam.
+/// Left free inside the finished edge when a drawing is scaled to a block. Source: invented; a thumb's width
+/// looks right and keeps stitching clear of the seam.
 inline constexpr Length usualMargin = Length::ofInches(1, 2);
 /// What suits best: its own size when the drawing says it and it goes into the block, else its page.
 [[nodiscard]] Fit usualFit(const quilt::Drawing& drawing, Length width, Length height);
@@ -77,7 +77,8 @@ struct ImportOptions {
 [[nodiscard]] double scaleFor(const quilt::Drawing& drawing, Length width, Length height,
                               const ImportOptions& options);
 /// Adds the shapes on top of what the block has; colours become fabrics (one already there is used again) and
-/// threads; shapes without a name are called by their fabric. A shape that reaches over the page's edge runs off the block.
+/// threads; shapes without a name are called by their fabric. A shape that reaches over the page's edge runs
+/// off the block.
 [[nodiscard]] Edited addDrawing(const Quilt& quilt, BlockId block, const quilt::Drawing& drawing,
                                 const ImportOptions& options, std::int64_t time);
 

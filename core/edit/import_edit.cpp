@@ -62,7 +62,8 @@ double scaleInto(const shape::Box& box, double w, double h) {
     return std::min(w / std::max(box.width(), 1e-6), h / std::max(box.height(), 1e-6));
 }
 
-/// So much that the page is the block, or so much less that no shape comes nearer to its edge than the margin.
+/// So much that the page is the block, or so much less that no shape comes nearer to its edge than the
+/// margin.
 double scaleOfPage(const quilt::Drawing& drawing, double w, double h, double margin) {
     const shape::Box page{0, 0, drawing.width, drawing.height};
     const double whole = scaleInto(page, w, h);
@@ -73,7 +74,8 @@ double scaleOfPage(const quilt::Drawing& drawing, double w, double h, double mar
     };
     const double across = reach(page.centre().x, shapes.left, shapes.right, 0, page.right),
                  down = reach(page.centre().y, shapes.top, shapes.bottom, 0, page.bottom);
-    return std::min({whole, (w / 2 - margin) / std::max(across, 1e-6), (h / 2 - margin) / std::max(down, 1e-6)});
+    return std::min(
+        {whole, (w / 2 - margin) / std::max(across, 1e-6), (h / 2 - margin) / std::max(down, 1e-6)});
 }
 
 double scaleIn(const quilt::Drawing& drawing, double w, double h, const ImportOptions& options) {

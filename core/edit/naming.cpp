@@ -8,6 +8,7 @@
 #include <cmath>
 #include <map>
 #include <optional>
+#include <set>
 
 namespace up::edit {
 namespace {
@@ -18,10 +19,32 @@ using shape::Box;
 constexpr double nearMiddle = 0.05; // of the drawing's width: a pair's own middle from the drawing's
 constexpr double same = 0.98;       // of the area that pair and mirror image share
 
-std::string fabricName(Colour colour, const std::vector<quilt::Fabric>& fabrics) {
-    const auto it =
-        std::find_if(fabrics.begin(), fabrics.end(), [&](const auto& fabric) { return fabric.colour == colour; });
-    return it == fabrics.end() ? nameFor(colour) : it->name;
+/// What the fabric of each colour is called, or will be: a new one by its colour's word, with a number when
+/// that word is taken.
+class FabricNames {
+public:
+    explicit FabricNames(const std::vector<quilt::Fabric>& fabrics) {
+        for (const auto& fabric : fabrics) {
+            m_names.try_emplace(fabric.colour, fabric.name);
+            m_taken.insert(fabric.name);
+        }
+    }
+    std::string of(Colour colour) {
+        const auto [it, fresh] = m_names.try_emplace(colour, nameFor(colour));
+        for (int i = 2; fresh && !m_taken.insert(it->second).second; ++i)
+            it->second = nameFor(colour) + " " + std::to_string(i);
+        return it->second;
+    }
+
+private:
+    std::map<Colour, std::string> m_names;
+    std::set<std::string> m_taken;
+};
+
+/// "rust 1", but "rust 2, 1" of a fabric that is called "rust 2".
+std::string before(const std::string& fabric) {
+    const bool numbered = !fabric.empty() && fabric.back() >= '0' && fabric.back() <= '9';
+    return fabric + (numbered ? ", " : " ");
 }
 
 struct Shape {
@@ -48,7 +71,8 @@ public:
 
 private:
     void findIn(std::vector<Shape>& shapes) {
-        std::stable_sort(shapes.begin(), shapes.end(), [](const Shape& a, const Shape& b) { return a.area < b.area; });
+        std::stable_sort(shapes.begin(), shapes.end(),
+                         [](const Shape& a, const Shape& b) { return a.area < b.area; });
         for (std::size_t i = 0; i < shapes.size(); ++i)
             for (std::size_t k = i + 1; k < shapes.size() && shapes[k].area < shapes[i].area * 1.02; ++k) {
                 if (m_partner[shapes[i].index]) break;
@@ -65,7 +89,8 @@ private:
         if (std::abs(a.box.top - b.box.top) > off || std::abs(a.box.bottom - b.box.bottom) > off ||
             std::abs(a.box.width() - b.box.width()) > off)
             return false;
-        const auto mirrored = transformed(m_drawing.shapes[a.index].outline, shape::Transform::mirrorAcross(middle));
+        const auto mirrored =
+            transformed(m_drawing.shapes[a.index].outline, shape::Transform::mirrorAcross(middle));
         const auto whole = shape::regionOf(m_drawing.shapes[b.index].outline);
         return shape::intersect(shape::regionOf(mirrored), whole).area() > same * whole.area();
     }
@@ -78,19 +103,21 @@ private:
 int highest(const std::string& fabric, const std::vector<std::string>& taken) {
     int most = 0;
     for (const auto& name : taken) {
-        if (!name.starts_with(fabric + " ")) continue;
+        if (!name.starts_with(before(fabric))) continue;
         int number = 0;
         const char* end = name.data() + name.size();
-        if (std::from_chars(name.data() + fabric.size() + 1, end, number).ec == std::errc{}) most = std::max(most, number);
+        if (std::from_chars(name.data() + before(fabric).size(), end, number).ec == std::errc{})
+            most = std::max(most, number);
     }
     return most;
 }
 
 } // namespace
 
-std::vector<std::string> namesFor(const Drawing& drawing, const std::vector<quilt::Fabric>& fabrics, bool reversed,
-                                  const std::vector<std::string>& taken) {
+std::vector<std::string> namesFor(const Drawing& drawing, const std::vector<quilt::Fabric>& fabrics,
+                                  bool reversed, const std::vector<std::string>& taken) {
     const Pairs pairs(drawing);
+    FabricNames names(fabrics);
     std::map<std::string, int> last;
     std::vector<std::string> out;
     std::vector<bool> nameless;
@@ -99,11 +126,11 @@ std::vector<std::string> namesFor(const Drawing& drawing, const std::vector<quil
         nameless.push_back(quilt::isMadeUpName(drawn.name));
     }
     for (std::size_t i = 0; i < out.size(); ++i) {
+        const auto fabric = names.of(drawing.shapes[i].fill); // of all, in the order in which they are made
         if (!nameless[i]) continue;
-        const auto fabric = fabricName(drawing.shapes[i].fill, fabrics);
         const auto [it, fresh] = last.try_emplace(fabric, 0);
         if (fresh) it->second = highest(fabric, taken);
-        const auto name = fabric + " " + std::to_string(++it->second);
+        const auto name = before(fabric) + std::to_string(++it->second);
         out[i] = name;
         const auto other = pairs.partner(i);
         if (!other) continue;

@@ -9,10 +9,13 @@ namespace up::quilt {
 bool isMadeUpName(std::string_view name) {
     constexpr std::array kinds{"path", "rect",   "circle", "ellipse", "polygon", "polyline", "line",  "use",
                                "svg",  "symbol", "text",   "tspan",   "layer",   "XMLID",    "SVGID", "g"};
-    const auto isFiller = [](char c) { return (c >= '0' && c <= '9') || c == '-' || c == '_' || c == '.' || c == ' '; };
+    const auto isFiller = [](char c) {
+        return (c >= '0' && c <= '9') || c == '-' || c == '_' || c == '.' || c == ' ';
+    };
     if (name.empty()) return true;
     return std::any_of(kinds.begin(), kinds.end(), [&](std::string_view kind) {
-        return name.starts_with(kind) && std::all_of(name.begin() + static_cast<std::ptrdiff_t>(kind.size()), name.end(), isFiller);
+        return name.starts_with(kind) &&
+               std::all_of(name.begin() + static_cast<std::ptrdiff_t>(kind.size()), name.end(), isFiller);
     });
 }
 
@@ -34,6 +37,9 @@ Drawing withLinesAsPieces(const Drawing& drawing) {
     }
     std::erase_if(out.loose, [&](const Loose& loose) { return isOfALine(loose.line); });
     out.linesOver.clear();
+    std::erase_if(out.warnings, [](const Warning& warning) {
+        return warning.remark == Remark::penLines || warning.remark == Remark::linesAreMarks;
+    });
     return out;
 }
 

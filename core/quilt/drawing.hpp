@@ -90,8 +90,8 @@ struct Drawing {
     std::vector<LineOver> linesOver{};
 };
 
-/// A name that a program gave, not a person: an element's kind or a program's prefix, then only digits: "path1234",
-/// "g12-3", "rect", "SVGID_4_". Empty names too.
+/// A name that a program gave, not a person: an element's kind or a program's prefix, then only digits:
+/// "path1234", "g12-3", "rect", "SVGID_4_". Empty names too.
 [[nodiscard]] bool isMadeUpName(std::string_view name);
 
 /// The drawing with each closed line over filled shapes as the piece it would be, and not as marks.

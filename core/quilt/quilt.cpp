@@ -13,7 +13,6 @@ bool Layout::operator==(const Layout&) const = default;
 bool Block::operator==(const Block&) const = default;
 bool Quilt::operator==(const Quilt&) const = default;
 
-
 using shape::Transform;
 
 Quilt emptyQuilt(std::string name) {

@@ -19,7 +19,8 @@ void EdgeCells::add(Point from, Point to) {
     const Point way = to - from;
     const auto steps = 1 + static_cast<std::int64_t>(std::hypot(way.x, way.y) / m_cell);
     Cell before = 0;
-    for (std::int64_t k = 0; k <= steps; ++k) { // a cell of which it only cuts a corner is beside one of these
+    for (std::int64_t k = 0; k <= steps;
+         ++k) { // a cell of which it only cuts a corner is beside one of these
         const Point p = from + way * (static_cast<double>(k) / static_cast<double>(steps));
         const Cell cell = cellOf(at(p.x), at(p.y));
         if (k > 0 && cell == before) continue;

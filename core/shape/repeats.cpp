@@ -73,7 +73,9 @@ public:
 
 private:
     using Key = std::int64_t;
-    [[nodiscard]] std::int64_t at(double v) const { return static_cast<std::int64_t>(std::floor(v / m_cell)); }
+    [[nodiscard]] std::int64_t at(double v) const {
+        return static_cast<std::int64_t>(std::floor(v / m_cell));
+    }
     static Key keyOf(std::int64_t column, std::int64_t row) { return row * (std::int64_t{1} << 31) + column; }
     template<class Do> void eachNear(Point from, Point to, Do act) const {
         const Point way = to - from;

@@ -34,7 +34,8 @@ Result<quilt::Drawing> readAsScan(const Picture& picture, const std::string& pat
                                   const ReadOptions& options) {
     Job unwatched;
     auto drawing = readScan(picture, path, dpi, options.job ? *options.job : unwatched);
-    if (drawing && picture.cutShort) drawing->warnings.insert(drawing->warnings.begin(), {Remark::cutShort, {}});
+    if (drawing && picture.cutShort)
+        drawing->warnings.insert(drawing->warnings.begin(), {Remark::cutShort, {}});
     return drawing;
 }
 
@@ -78,7 +79,8 @@ Result<quilt::Drawing> readDrawing(const std::string& bytes, const std::string& 
     case DrawingKind::dxf: return readDxf(bytes, path, options.shapes);
     case DrawingKind::pdf: {
         auto drawing = readPage(path, options);
-        if (drawing && !endsLikePdf(bytes)) drawing->warnings.insert(drawing->warnings.begin(), {Remark::cutShort, {}});
+        if (drawing && !endsLikePdf(bytes))
+            drawing->warnings.insert(drawing->warnings.begin(), {Remark::cutShort, {}});
         return drawing;
     }
     case DrawingKind::picture:

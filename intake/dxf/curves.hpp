@@ -15,10 +15,10 @@ struct Vertex {
 /// Straight stretches and arcs. Source: DXF reference, LWPOLYLINE, group 42.
 [[nodiscard]] shape::Contour polyline(const std::vector<Vertex>& vertices, bool closed);
 
-/// Part of an ellipse about `centre`, counter-clockwise from one parameter to the other, radians; closed when it is all
-/// of it, as when both are the same.
-[[nodiscard]] shape::Contour ellipseArc(shape::Point centre, shape::Point major, shape::Point minor, double start,
-                                        double end);
+/// Part of an ellipse about `centre`, counter-clockwise from one parameter to the other, radians; closed when
+/// it is all of it, as when both are the same.
+[[nodiscard]] shape::Contour ellipseArc(shape::Point centre, shape::Point major, shape::Point minor,
+                                        double start, double end);
 
 struct Spline {
     int degree = 3;

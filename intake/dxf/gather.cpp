@@ -235,8 +235,8 @@ Sound soundPartOf(const std::string& text) {
     return {std::nullopt, bytes, entity == "EOF"};
 }
 
-/// Files since 2007 are UTF-8, older ones in the code page they name; Western Europe's is understood. Source: DXF
-/// reference, $ACADVER and $DWGCODEPAGE.
+/// Files since 2007 are UTF-8, older ones in the code page they name; Western Europe's is understood. Source:
+/// DXF reference, $ACADVER and $DWGCODEPAGE.
 bool hasWrongLetters(const std::string& text) {
     if (isUtf8(text)) return false;
     const auto head = std::string_view(text).substr(0, 20'000);

@@ -10,9 +10,9 @@ struct DL_HatchEdgeData;
 
 namespace up::intake {
 
-/// One edge of a boundary path: a line, an arc, a part of an ellipse, a spline, or a whole polyline. Empty when
-/// it is none of these. Source: DXF reference, HATCH, boundary path data; arcs and ellipses that run clockwise
-/// have their angles counted clockwise.
+/// One edge of a boundary path: a line, an arc, a part of an ellipse, a spline, or a whole polyline. Empty
+/// when it is none of these. Source: DXF reference, HATCH, boundary path data; arcs and ellipses that run
+/// clockwise have their angles counted clockwise.
 [[nodiscard]] shape::Contour hatchEdge(const DL_HatchEdgeData& edge);
 
 /// The edges of one boundary path, in any order, end to end; closed. Empty when there are none.

@@ -87,7 +87,8 @@ void Collector::add(Painted painted) {
             });
         const auto before = m_drawing.shapes.size();
         addFilled(painted, painted.contours, Origin::fill);
-        if (open && m_drawing.shapes.size() > before) remark(Remark::openShapeClosed, {calledHere(painted.name, before)});
+        if (open && m_drawing.shapes.size() > before)
+            remark(Remark::openShapeClosed, {calledHere(painted.name, before)});
     } else if (painted.pen) {
         std::vector<Contour> closed;
         for (auto& contour : painted.contours) {
@@ -134,7 +135,8 @@ void Collector::addFilled(const Painted& painted, std::vector<Contour> closed, O
         leaveOut(Remark::tooSmallLeftOut);
     if (sorted.repaired)
         remark(Remark::crossingRepaired,
-               {calledHere(painted.name, m_drawing.shapes.size()), plainNumber(sorted.crossing->x, 1), plainNumber(sorted.crossing->y, 1)});
+               {calledHere(painted.name, m_drawing.shapes.size()), plainNumber(sorted.crossing->x, 1),
+                plainNumber(sorted.crossing->y, 1)});
     if (sorted.repaired)
         for (auto& outline : sorted.outlines)
             outline = fitted(outline, 2 * m_tolerance);
@@ -170,8 +172,8 @@ void Collector::addOutlines(const Painted& painted, std::vector<Outline> outline
             isPaintedPage(outline, colour))
             continue;
         DrawnShape drawn{};
-        drawn.name =
-            ++number == 1 || painted.name.empty() ? painted.name : painted.name + " " + std::to_string(number);
+        drawn.name = ++number == 1 || painted.name.empty() ? painted.name
+                                                           : painted.name + " " + std::to_string(number);
         drawn.fill = colour;
         drawn.outline = std::move(outline);
         drawn.origin = origin;

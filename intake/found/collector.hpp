@@ -62,9 +62,10 @@ inline constexpr double leastLetter = 12.7; // mm
 
 /// The rule: a filled shape is its path, its pen is ignored; a closed outline without fill is a piece where
 /// nothing filled lies beneath it, else the pen line of what lies there, and where it follows no edge, an
-/// inner mark (or a band, when it is that wide); an open thin line is an inner mark of the topmost piece it lies on, or, when it is dotted and runs along the
-/// edge of one, says that this stretch lies beneath another piece; an open line at least 1/8 in wide is a
-/// band. Thin open lines of which each end meets just one other are joined where that closes them.
+/// inner mark (or a band, when it is that wide); an open thin line is an inner mark of the topmost piece it
+/// lies on, or, when it is dotted and runs along the edge of one, says that this stretch lies beneath another
+/// piece; an open line at least 1/8 in wide is a band. Thin open lines of which each end meets just one other
+/// are joined where that closes them.
 class Collector {
 public:
     explicit Collector(Options options = {}) : m_options(std::move(options)) {}

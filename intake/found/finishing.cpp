@@ -186,8 +186,8 @@ double Collector::pageAcross() const {
 /// The band that a wide closed line draws.
 std::vector<DrawnShape> Collector::bandOf(const DrawnShape& line) const {
     std::vector<DrawnShape> out;
-    const auto region = shape::band(flattened(line.outline.edge, m_tolerance), true, line.pen, shape::Cap::butt,
-                                    shape::Join::round, m_tolerance);
+    const auto region = shape::band(flattened(line.outline.edge, m_tolerance), true, line.pen,
+                                    shape::Cap::butt, shape::Join::round, m_tolerance);
     for (const auto& outline : shape::outlinesOf(region)) {
         DrawnShape drawn = line;
         drawn.origin = Origin::band;
@@ -209,9 +209,11 @@ void Collector::takeOpenPenLines(const FilledShapes& filled) {
 /// Closed lines over filled shapes are no pieces; what of them follows no edge joins the lines that become
 /// marks.
 void Collector::takeLinesOver() {
-    const bool paper =
-        m_sized && !m_drawing.shapes.empty() && m_drawing.shapes.front().origin == Origin::fill &&
-        isPaintedPage(m_drawing.shapes.front().outline, m_drawing.shapes.front().fill);
+    const auto isLine = [](const DrawnShape& drawn) { return drawn.origin == Origin::outline; };
+    if (m_lines.empty() && std::none_of(m_drawing.shapes.begin(), m_drawing.shapes.end(), isLine)) return;
+    const bool paper = m_sized && !m_drawing.shapes.empty() &&
+                       m_drawing.shapes.front().origin == Origin::fill &&
+                       isPaintedPage(m_drawing.shapes.front().outline, m_drawing.shapes.front().fill);
     const FilledShapes filled(m_drawing.shapes, pageAcross(), paper, m_tolerance);
     if (filled.isEmpty()) return;
     takeOpenPenLines(filled);
@@ -221,8 +223,8 @@ void Collector::takeLinesOver() {
     for (std::size_t i = 0; i < m_drawing.shapes.size(); ++i, keptBefore.push_back(kept.size())) {
         const auto& drawn = m_drawing.shapes[i];
         const auto& edge = drawn.outline.edge;
-        const auto straying = drawn.origin == Origin::outline ? filled.strayingParts(edge, drawn.pen)
-                                                              : std::vector<Contour>{};
+        const auto straying =
+            drawn.origin == Origin::outline ? filled.strayingParts(edge, drawn.pen) : std::vector<Contour>{};
         if (drawn.origin != Origin::outline || (!straying.empty() && !filled.liesBeneath(i))) {
             kept.push_back(drawn);
             continue;
@@ -251,7 +253,8 @@ void Collector::takeLinesOver() {
 
 /// Nothing is left of it when its curves are drawn as straight stretches.
 bool Collector::isFlat(const Contour& contour) const {
-    const double fine = std::clamp(pageAcross() / 10'000, 0.0005, shape::defaultTolerance); // as pieces are written
+    const double fine =
+        std::clamp(pageAcross() / 10'000, 0.0005, shape::defaultTolerance); // as pieces are written
     const auto ring = flattened(contour, fine);
     return ring.size() < 3 || std::abs(shape::signedArea(ring)) < fine * fine;
 }
@@ -270,8 +273,7 @@ void Collector::dropFlatHoles() {
 void Collector::dropSpecks() {
     const double least = std::min(1.0, m_drawing.width * m_drawing.height * 1e-5);
     const auto isSpeck = [&](const DrawnShape& drawn) {
-        return std::abs(signedArea(drawn.outline.edge)) < least ||
-               isFlat(drawn.outline.edge);
+        return std::abs(signedArea(drawn.outline.edge)) < least || isFlat(drawn.outline.edge);
     };
     std::vector<std::size_t> keptBefore{0};
     std::vector<DrawnShape> kept;

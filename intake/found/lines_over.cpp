@@ -17,12 +17,12 @@ using shape::Point;
 namespace {
 
 // A pen follows an edge that is no further off than this; less on small pages, which are enlarged later.
-constexpr double follows = 0.8;           // mm
-constexpr double followsOnPage = 0.005;   // of the page's diagonal
-constexpr double widestPen = 25.4 / 8;    // mm; wider ones count as this
-constexpr double mostlyFilled = 0.5;      // of what a line encloses
-constexpr double sameEdge = 0.3;          // mm between the boxes of shapes with one edge
-constexpr double leastStray = 4;          // times the reach: shorter stretches are corners cut by hand
+constexpr double follows = 0.8;         // mm
+constexpr double followsOnPage = 0.005; // of the page's diagonal
+constexpr double widestPen = 25.4 / 8;  // mm; wider ones count as this
+constexpr double mostlyFilled = 0.5;    // of what a line encloses
+constexpr double sameEdge = 0.3;        // mm between the boxes of shapes with one edge
+constexpr double leastStray = 4;        // times the reach: shorter stretches are corners cut by hand
 
 /// Points of the line no further than `step` mm apart; a closed line ends where it began.
 shape::Polyline dense(const Contour& line, double tolerance, double step) {

@@ -20,13 +20,13 @@ public:
 
     [[nodiscard]] bool isEmpty() const { return m_filled.empty(); }
 
-    /// Whether at least half of what the closed line `shapes[i]` encloses is filled by shapes beneath it, or by
-    /// one with the very same edge, wherever that comes.
+    /// Whether at least half of what the closed line `shapes[i]` encloses is filled by shapes beneath it, or
+    /// by one with the very same edge, wherever that comes.
     [[nodiscard]] bool liesBeneath(std::size_t i) const;
 
     /// The stretches of a line, as wide as `pen` mm, that follow no edge of a filled shape; short ones are
-    /// passed over. The whole line comes back as it is. Method: points of the line, no further apart than what
-    /// counts as following, against edges sorted into square cells.
+    /// passed over. The whole line comes back as it is. Method: points of the line, no further apart than
+    /// what counts as following, against edges sorted into square cells.
     [[nodiscard]] std::vector<shape::Contour> strayingParts(const shape::Contour& line, double pen) const;
 
 private:

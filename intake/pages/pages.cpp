@@ -264,7 +264,9 @@ Result<Drawing> joinPages(const std::vector<Drawing>& singles, const PageGrid& g
         addLines(collector, pages[i], home * Transform::moveBy(corners[i].x, corners[i].y), clip);
     }
     auto out = collector.finish();
-    if (!out) return failure(Code::tooLarge, {"what the pages make together", std::to_string(mostShapes) + " shapes"});
+    if (!out)
+        return failure(Code::tooLarge,
+                       {"what the pages make together", std::to_string(mostShapes) + " shapes"});
     if (out->shapes.empty()) return failure(Code::emptyDrawing, {""});
     carryOver(*out, pages);
     return std::move(*out);

@@ -84,8 +84,8 @@ Result<quilt::Drawing> readPdf(const std::string& path, int page, Options option
     const auto drawn = runTool(
         {"pdftocairo", "-svg", "-noshrink", "-nocenter", "-f", number, "-l", number, asFile(path), "-"});
     if (drawn.end != End::good) return wrong(drawn, path);
-    const auto words = runTool(
-        {"pdftotext", "-cropbox", "-bbox-layout", "-f", number, "-l", number, asFile(path), "-"});
+    const auto words =
+        runTool({"pdftotext", "-cropbox", "-bbox-layout", "-f", number, "-l", number, asFile(path), "-"});
     if (words.end == End::good) options.labels = labelsIn(words.out);
     options.printed = true;
     auto drawing = readSvg(drawn.out, nameOf(path), options);

@@ -38,7 +38,8 @@ void unpackedRows(GdkPixbufLoader*, int, int y, int, int height, gpointer data) 
 /// The marker EOI near the end; programs may write something after it. Source: ITU-T T.81, B.1.1.3.
 bool hasJpegEnd(std::string_view bytes) {
     constexpr std::size_t tail = 4096;
-    return bytes.substr(bytes.size() - std::min(bytes.size(), tail)).find("\xFF\xD9") != std::string_view::npos;
+    return bytes.substr(bytes.size() - std::min(bytes.size(), tail)).find("\xFF\xD9") !=
+           std::string_view::npos;
 }
 
 /// What was not unpacked holds anything; white is no drawing.

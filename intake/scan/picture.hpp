@@ -14,7 +14,7 @@ namespace up::intake {
 struct Picture {
     int width = 0, height = 0;
     std::vector<std::uint8_t> grey;
-    double dpi = 0; ///< 0: the file doesn't say
+    double dpi = 0;        ///< 0: the file doesn't say
     bool cutShort = false; ///< the file ends before the picture does: what is missing is white
 
     [[nodiscard]] std::uint8_t at(int x, int y) const {

@@ -89,15 +89,15 @@ Result<void> Document::load(const std::string& text, const std::string& file) {
     constexpr auto flags = pugi::parse_default | pugi::parse_doctype;
     const auto letters = lettersOf(text);
     if (letters != Letters::asTheySay) m_remarks.push_back(quilt::Remark::wrongLetters);
-    const auto parsed =
-        letters == Letters::asTheySay ? m_tree.load_buffer(text.data(), text.size(), flags)
-        : letters == Letters::utf8After
-            ? m_tree.load_buffer(text.data(), text.size(), flags, pugi::encoding_utf8)
-            : m_tree.load_string(withoutNulls(latinWhereNotUtf8(text)).c_str(), flags);
+    const auto parsed = letters == Letters::asTheySay ? m_tree.load_buffer(text.data(), text.size(), flags)
+                        : letters == Letters::utf8After
+                            ? m_tree.load_buffer(text.data(), text.size(), flags, pugi::encoding_utf8)
+                            : m_tree.load_string(withoutNulls(latinWhereNotUtf8(text)).c_str(), flags);
     // Nothing whole follows the place where reading failed.
-    const auto upToHere = std::min(static_cast<std::size_t>(std::max<std::ptrdiff_t>(parsed.offset, 0)), text.size());
-    const bool cutShort = !parsed && text.find('>', upToHere + 1) == std::string::npos && root().first_child() &&
-                          localName(root()) == "svg";
+    const auto upToHere =
+        std::min(static_cast<std::size_t>(std::max<std::ptrdiff_t>(parsed.offset, 0)), text.size());
+    const bool cutShort = !parsed && text.find('>', upToHere + 1) == std::string::npos &&
+                          root().first_child() && localName(root()) == "svg";
     if (cutShort) m_remarks.push_back(quilt::Remark::cutShort);
     if (!parsed && !cutShort) {
         const auto end = text.begin() + static_cast<std::ptrdiff_t>(upToHere);

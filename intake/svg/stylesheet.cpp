@@ -153,7 +153,8 @@ Stylesheet::Declared Stylesheet::parseDeclarations(std::string_view text) {
 }
 
 void Stylesheet::trace(std::string_view kind, std::string_view name, Traces& out) {
-    const auto hash = std::hash<std::string_view>{}(name) * 31 + (kind.empty() ? 0 : static_cast<std::size_t>(kind[0]));
+    const auto hash =
+        std::hash<std::string_view>{}(name)*31 + (kind.empty() ? 0 : static_cast<std::size_t>(kind[0]));
     out.set(hash % 256);
     out.set(hash / 256 % 256);
 }
@@ -250,7 +251,8 @@ const Stylesheet::Bucket& Stylesheet::bucketOf(const std::string& key) const {
     std::uint32_t plain = 0, important = 0;
     for (const auto i : all->second) {
         if ((m_rules[i].around & ~m_around).any()) continue;
-        plain |= m_declared[m_rules[i].declared].plain, important |= m_declared[m_rules[i].declared].important;
+        plain |= m_declared[m_rules[i].declared].plain,
+            important |= m_declared[m_rules[i].declared].important;
         bucket.rules.push_back(i);
         bucket.plain.push_back(plain), bucket.important.push_back(important);
     }
@@ -266,7 +268,8 @@ std::vector<const Stylesheet::Bucket*> Stylesheet::bucketsFor(const pugi::xml_no
     std::vector<const Bucket*> out;
     const auto look = [&](const std::string& key) {
         const auto& bucket = bucketOf(key);
-        if (!bucket.rules.empty() && std::find(out.begin(), out.end(), &bucket) == out.end()) out.push_back(&bucket);
+        if (!bucket.rules.empty() && std::find(out.begin(), out.end(), &bucket) == out.end())
+            out.push_back(&bucket);
     };
     look("*");
     look(std::string(localName(node)));
@@ -292,7 +295,8 @@ void Stylesheet::apply(const pugi::xml_node& node, Properties& out) const {
                               (buckets[k]->plain[left[k] - 1] & ~plain & ~important);
             if (news == 0)
                 left[k] = 0; // all the rest of it has been declared
-            else if (next == buckets.size() || buckets[k]->rules[left[k] - 1] > buckets[next]->rules[left[next] - 1])
+            else if (next == buckets.size() ||
+                     buckets[k]->rules[left[k] - 1] > buckets[next]->rules[left[next] - 1])
                 next = k;
         }
         if (next == buckets.size()) break;

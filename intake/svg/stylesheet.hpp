@@ -23,8 +23,8 @@ using Properties = std::map<std::string, std::string, std::less<>>;
 /// is not.
 void addDeclarations(std::string_view text, Properties& out);
 
-/// The properties that matter to the shape, the colour or what is seen: those that are also attributes, and are
-/// read from style sheets.
+/// The properties that matter to the shape, the colour or what is seen: those that are also attributes, and
+/// are read from style sheets.
 inline constexpr std::array<std::string_view, 24> readProperties{
     "fill",           "fill-rule",       "fill-opacity",     "stroke",      "stroke-width", "stroke-opacity",
     "stroke-linecap", "stroke-linejoin", "stroke-dasharray", "display",     "visibility",   "color",
@@ -53,8 +53,8 @@ private:
         std::vector<std::pair<std::size_t, std::string>> values; ///< by their place in `readProperties`
         std::uint32_t plain = 0, important = 0;                  ///< a bit for each
     };
-    /// Names, classes and ids that occur, a bit or two for each: what is not in it occurs nowhere. Source: Bloom,
-    /// "Space/Time Trade-offs in Hash Coding with Allowable Errors", 1970.
+    /// Names, classes and ids that occur, a bit or two for each: what is not in it occurs nowhere. Source:
+    /// Bloom, "Space/Time Trade-offs in Hash Coding with Allowable Errors", 1970.
     using Traces = std::bitset<256>;
     struct Rule {
         std::vector<Simple> chain; ///< the element itself last
@@ -65,7 +65,8 @@ private:
     static Declared parseDeclarations(std::string_view text);
     static void trace(std::string_view kind, std::string_view name, Traces& out);
     static Traces tracesAround(const pugi::xml_node& node);
-    /// Rules of one key that may apply below one parent, the stronger the later, and what all up to each declare.
+    /// Rules of one key that may apply below one parent, the stronger the later, and what all up to each
+    /// declare.
     struct Bucket {
         std::vector<std::size_t> rules;
         std::vector<std::uint32_t> plain, important;

@@ -55,8 +55,9 @@ TEST_F(BlockForm, WhatIsWrongIsSaidAndMendedAgain) {
     open();
     auto& make = field<QPushButton>("block.make");
     EXPECT_TRUE(make.isEnabled());
-    for (const auto& [name, wrong, right] : {std::tuple{"block.size", "0", "9"}, std::tuple{"block.size", "nine", "9 1/2"},
-                                             std::tuple{"block.name", "  ", "Pond"}}) {
+    for (const auto& [name, wrong, right] :
+         {std::tuple{"block.size", "0", "9"}, std::tuple{"block.size", "nine", "9 1/2"},
+          std::tuple{"block.name", "  ", "Pond"}}) {
         field<QLineEdit>(name).setText(wrong);
         EXPECT_FALSE(make.isEnabled()) << wrong;
         EXPECT_FALSE(label("block.trouble").isEmpty()) << wrong;
@@ -110,8 +111,9 @@ TEST_F(OpenedWindow, NoViewMakesItLargerThanASmallScreen) {
     window().resize(1272, 716);
     for (const char* name : {"Narrowboat", "Kingfisher", "Heron"})
         for (int pass = 0; pass < 2; ++pass)
-            for (const auto view : {app::View::trace, app::View::draw, app::View::landing, app::View::lay, app::View::cut, app::View::stitch,
-                                    app::View::stash, app::View::logbook, app::View::bond}) {
+            for (const auto view :
+                 {app::View::trace, app::View::draw, app::View::landing, app::View::lay, app::View::cut,
+                  app::View::stitch, app::View::stash, app::View::logbook, app::View::bond}) {
                 choose(name, view);
                 QTest::qWait(1);
                 EXPECT_LE(window().width(), 1272) << name << " " << app::nameOf(view).toStdString();

@@ -132,7 +132,8 @@ TEST_F(Importing, SizesAreThoseInTheBlockAndTheMarginCounts) {
 }
 
 TEST_F(Importing, NamelessShapesAreListedAsTheyWillBeCalled) {
-    auto question = questionAbout(drawingOf({{"", square(20, 20, 30)}, {"", square(150, 20, 30)}, {"", square(60, 90, 60)}}), 1);
+    auto question = questionAbout(
+        drawingOf({{"", square(20, 20, 30)}, {"", square(150, 20, 30)}, {"", square(60, 90, 60)}}), 1);
     question.fabrics = {{FabricId{1}, "reed green", question.drawing->shapes[0].fill, ""}};
     m_dialog = std::make_unique<ImportDialog>(question);
     auto& list = find<QListWidget>("import.list");

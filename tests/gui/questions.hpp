@@ -13,7 +13,8 @@ inline app::ImportQuestion questionAbout(const Result<quilt::Drawing>& drawing, 
             side,      side,
             pages,     false,
             false,     false,
-            drawing,   {}, {}, [drawing](const app::ReadSettings&) { return drawing; }};
+            drawing,   {},
+            {},        [drawing](const app::ReadSettings&) { return drawing; }};
 }
 
 } // namespace up::test

@@ -49,7 +49,8 @@ TEST_F(Dxf, AreasAreThoseOfTheDrawingsWithinATenthOfAPercent) {
         EXPECT_NEAR(areaOf(read(name)), area, area * 0.001) << name;
 }
 
-// Source: DXF reference, HATCH: boundary paths within others are islands, and what lies in an island is filled again.
+// Source: DXF reference, HATCH: boundary paths within others are islands, and what lies in an island is
+// filled again.
 TEST_F(Dxf, FilledAreasAreShapesAndTheirIslandsHoles) {
     const auto drawing = read("hatch_with_islands");
     ASSERT_EQ(drawing.shapes.size(), 2U) << "the lines round them are their pen lines";
@@ -75,7 +76,8 @@ TEST_F(Dxf, TheLimitCountsShapesNotTheLinesTheyAreJoinedFrom) {
 
 TEST_F(Dxf, AFileCutShortAndWrongLettersAreTold) {
     const auto whole = text("names");
-    const auto cut = test::must(readDxf(whole.substr(0, whole.find("hidden", whole.find("ENTITIES"))), "cut.dxf"));
+    const auto cut =
+        test::must(readDxf(whole.substr(0, whole.find("hidden", whole.find("ENTITIES"))), "cut.dxf"));
     EXPECT_FALSE(cut.shapes.empty());
     EXPECT_EQ(cut.warnings.at(0).remark, quilt::Remark::cutShort);
     auto odd = whole;

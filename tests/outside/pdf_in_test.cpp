@@ -84,23 +84,23 @@ struct PageBox {
     double width, height, left, top; ///< points, of the page as it is seen, and of a box at 100, 200 on it
 };
 
-// A4 is 595.276 × 841.89 points, a crop box is what is seen of a page, turned pages turn clockwise: ISO 216 and ISO
-// 32000-1, 7.7.3.3 and 14.11.2.
+// A4 is 595.276 × 841.89 points, a crop box is what is seen of a page, turned pages turn clockwise: ISO 216
+// and ISO 32000-1, 7.7.3.3 and 14.11.2.
 TEST_F(PdfIn, PagesOfAnySizeTurnedAndCroppedLieTrueToAHundredthOfAMillimetre) {
     constexpr double mm = 25.4 / 72;
-    for (const PageBox& page : {
-             PageBox{"/MediaBox [0 0 595.276 841.89]", 595.276, 841.89, 100, 841.89 - 230},
-             PageBox{"/MediaBox [0 0 612 792]", 612, 792, 100, 792 - 230},
-             PageBox{"/MediaBox [0 0 433.3 517.77]", 433.3, 517.77, 100, 517.77 - 230},
-             PageBox{"/MediaBox [10 20 605.276 861.89]", 595.276, 841.89, 90, 861.89 - 230},
-             PageBox{"/MediaBox [0 0 595.276 841.89] /Rotate 90", 841.89, 595.276, 200, 100},
-             PageBox{"/MediaBox [0 0 595.276 841.89] /Rotate 180", 595.276, 841.89, 595.276 - 150, 200},
-             PageBox{"/MediaBox [0 0 595.276 841.89] /CropBox [50.5 100.25 400.3 700.7]", 349.8, 600.45, 49.5,
-                     700.7 - 230},
-             PageBox{"/MediaBox [0 0 595.276 841.89] /CropBox [50.5 100.25 400.3 700.7] /Rotate 90", 600.45, 349.8,
-                     99.75, 49.5}}) {
-        const auto drawing = test::must(read(
-            pdfOf({{page.attributes, "1 0 0 rg 100 200 50 30 re f 0 g BT /F 8 Tf 105 210 Td (beak) Tj ET"}})));
+    for (const PageBox& page :
+         {PageBox{"/MediaBox [0 0 595.276 841.89]", 595.276, 841.89, 100, 841.89 - 230},
+          PageBox{"/MediaBox [0 0 612 792]", 612, 792, 100, 792 - 230},
+          PageBox{"/MediaBox [0 0 433.3 517.77]", 433.3, 517.77, 100, 517.77 - 230},
+          PageBox{"/MediaBox [10 20 605.276 861.89]", 595.276, 841.89, 90, 861.89 - 230},
+          PageBox{"/MediaBox [0 0 595.276 841.89] /Rotate 90", 841.89, 595.276, 200, 100},
+          PageBox{"/MediaBox [0 0 595.276 841.89] /Rotate 180", 595.276, 841.89, 595.276 - 150, 200},
+          PageBox{"/MediaBox [0 0 595.276 841.89] /CropBox [50.5 100.25 400.3 700.7]", 349.8, 600.45, 49.5,
+                  700.7 - 230},
+          PageBox{"/MediaBox [0 0 595.276 841.89] /CropBox [50.5 100.25 400.3 700.7] /Rotate 90", 600.45,
+                  349.8, 99.75, 49.5}}) {
+        const auto drawing = test::must(read(pdfOf(
+            {{page.attributes, "1 0 0 rg 100 200 50 30 re f 0 g BT /F 8 Tf 105 210 Td (beak) Tj ET"}})));
         EXPECT_NEAR(drawing.width, page.width * mm, 0.01) << page.attributes;
         EXPECT_NEAR(drawing.height, page.height * mm, 0.01) << page.attributes;
         ASSERT_EQ(drawing.shapes.size(), 1U) << page.attributes;

@@ -17,10 +17,13 @@ namespace {
 using quilt::Remark;
 
 bool remarked(const quilt::Drawing& drawing, Remark what) {
-    return std::any_of(drawing.warnings.begin(), drawing.warnings.end(), [&](const auto& w) { return w.remark == what; });
+    return std::any_of(drawing.warnings.begin(), drawing.warnings.end(),
+                       [&](const auto& w) { return w.remark == what; });
 }
 std::string page(const std::string& body, const std::string& head = "") {
-    return head + "<svg xmlns='http://www.w3.org/2000/svg' width='10in' height='10in' viewBox='0 0 1000 1000'>" + body + "</svg>";
+    return head +
+           "<svg xmlns='http://www.w3.org/2000/svg' width='10in' height='10in' viewBox='0 0 1000 1000'>" +
+           body + "</svg>";
 }
 
 /// A page of 6 × 6 in at 100 dots to the inch, a square drawn in each half.
@@ -51,7 +54,8 @@ TEST(CutShort, AScanIsReadAsFarAsItGoes) {
     const auto complete = test::must(readDrawing(whole, "page.png", {1, 100, {}}));
     ASSERT_EQ(complete.shapes.size(), 2U);
     EXPECT_FALSE(remarked(complete, Remark::cutShort));
-    const auto half = test::must(readDrawing(whole.substr(0, whole.size() * 6 / 10), "page.png", {1, 100, {}}));
+    const auto half =
+        test::must(readDrawing(whole.substr(0, whole.size() * 6 / 10), "page.png", {1, 100, {}}));
     ASSERT_EQ(half.shapes.size(), 1U);
     EXPECT_TRUE(remarked(half, Remark::cutShort));
     EXPECT_NEAR(boundsOf(half.shapes[0].outline).width(), 40.6, 1);
@@ -72,7 +76,8 @@ TEST(CutShort, WhatIsMissingOfAJpegIsWhite) {
 }
 
 TEST(CutShort, AnSvgIsReadUpToItsLastWholeShape) {
-    const auto whole = page("<rect id='hull' width='500' height='100'/><rect id='cabin' y='200' width='90' height='50'/>");
+    const auto whole =
+        page("<rect id='hull' width='500' height='100'/><rect id='cabin' y='200' width='90' height='50'/>");
     for (auto length = whole.find("<rect id='cabin'"); length < whole.size(); ++length) {
         const auto cut = readDrawing(whole.substr(0, length), "cut.svg", {});
         ASSERT_TRUE(cut) << length;
@@ -82,17 +87,22 @@ TEST(CutShort, AnSvgIsReadUpToItsLastWholeShape) {
     const auto none = readDrawing(whole.substr(0, whole.find("hull")), "cut.svg", {});
     ASSERT_FALSE(none);
     EXPECT_EQ(none.error().code, Code::notSvg);
-    EXPECT_FALSE(readDrawing(page("<rect width='5' height='9'></g>"), "bad.svg", {})) << "bad in the middle stays bad";
+    EXPECT_FALSE(readDrawing(page("<rect width='5' height='9'></g>"), "bad.svg", {}))
+        << "bad in the middle stays bad";
 }
 
 // é is E9 in ISO 8859-1 and C3 A9 in UTF-8.
 TEST(WrongLetters, AreTakenForWhatTheyAreAndTold) {
     const std::string latin = "h\xE9ron", utf8 = "h\xC3\xA9ron";
-    const auto shape = [](const std::string& name) { return "<rect id='" + name + "' width='500' height='100'/>"; };
+    const auto shape = [](const std::string& name) {
+        return "<rect id='" + name + "' width='500' height='100'/>";
+    };
     const auto read = [&](const std::string& text) { return test::must(readDrawing(text, "x.svg", {})); };
-    const std::string saysLatin = "<?xml version='1.0' encoding='ISO-8859-1'?>\n", saysUtf8 = "<?xml version='1.0' encoding='UTF-8'?>\n";
-    for (const auto& [text, told] : {std::pair{page(shape(utf8), saysUtf8), false}, std::pair{page(shape(latin), saysLatin), false},
-                                     std::pair{page(shape(latin), saysUtf8), true}, std::pair{page(shape(utf8), saysLatin), true}}) {
+    const std::string saysLatin = "<?xml version='1.0' encoding='ISO-8859-1'?>\n",
+                      saysUtf8 = "<?xml version='1.0' encoding='UTF-8'?>\n";
+    for (const auto& [text, told] :
+         {std::pair{page(shape(utf8), saysUtf8), false}, std::pair{page(shape(latin), saysLatin), false},
+          std::pair{page(shape(latin), saysUtf8), true}, std::pair{page(shape(utf8), saysLatin), true}}) {
         const auto drawing = read(text);
         EXPECT_EQ(drawing.shapes.at(0).name, utf8);
         EXPECT_EQ(remarked(drawing, Remark::wrongLetters), told);
@@ -118,9 +128,10 @@ TEST(Utf8, IsToldFromOtherBytes) {
 }
 
 TEST(FlatHoles, AreLeftOutAndCounted) {
-    const auto drawing = test::must(readDrawing(
-        page("<path fill-rule='evenodd' d='M100 100H500V500H100Z M200 200h0.05v0.05h-0.05z M300 300H310V310H300Z M350 350h0.1l-0.1 0.001z'/>"),
-        "holes.svg", {}));
+    const auto drawing =
+        test::must(readDrawing(page("<path fill-rule='evenodd' d='M100 100H500V500H100Z M200 "
+                                    "200h0.05v0.05h-0.05z M300 300H310V310H300Z M350 350h0.1l-0.1 0.001z'/>"),
+                               "holes.svg", {}));
     ASSERT_EQ(drawing.shapes.size(), 1U);
     EXPECT_EQ(drawing.shapes[0].outline.holes.size(), 1U);
     EXPECT_TRUE(remarked(drawing, Remark::tooSmallLeftOut));

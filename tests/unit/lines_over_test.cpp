@@ -32,8 +32,8 @@ const std::string colours = "<rect x='100' y='300' width='600' height='200' fill
 const std::string pen = "fill='none' stroke='black' stroke-width='4' ";
 
 TEST(LinesOver, ContoursOfColouredShapesAreTheirPenLines) {
-    const auto d = read(colours + "<rect x='100' y='300' width='600' height='200' " + pen + "/><circle cx='301' cy='250' r='91' " +
-                        pen + "/>");
+    const auto d = read(colours + "<rect x='100' y='300' width='600' height='200' " + pen +
+                        "/><circle cx='301' cy='250' r='91' " + pen + "/>");
     ASSERT_EQ(d.shapes.size(), 2U);
     EXPECT_EQ(d.shapes[0].fill, (Colour{0x27, 0x49, 0x6d}));
     EXPECT_EQ(d.shapes[1].fill, (Colour{0xb5, 0x52, 0x3b}));
@@ -42,12 +42,15 @@ TEST(LinesOver, ContoursOfColouredShapesAreTheirPenLines) {
 }
 
 TEST(LinesOver, WhereNothingFilledLiesBeneathTheyArePieces) {
-    const auto d = read(colours + "<circle cx='800' cy='800' r='90' " + pen + "/><rect x='640' y='440' width='200' height='200' " +
-                        pen + "/>");
+    const auto d = read(colours + "<circle cx='800' cy='800' r='90' " + pen +
+                        "/><rect x='640' y='440' width='200' height='200' " + pen + "/>");
     ASSERT_EQ(d.shapes.size(), 4U) << "a corner of the square alone lies on cloth";
     EXPECT_EQ(d.shapes[2].origin, Origin::outline);
     EXPECT_TRUE(d.linesOver.empty());
-    EXPECT_EQ(read("<circle cx='500' cy='500' r='90' " + pen + "/><circle cx='500' cy='500' r='40' " + pen + "/>").shapes.size(), 2U);
+    EXPECT_EQ(
+        read("<circle cx='500' cy='500' r='90' " + pen + "/><circle cx='500' cy='500' r='40' " + pen + "/>")
+            .shapes.size(),
+        2U);
 }
 
 TEST(LinesOver, WhatFollowsNoEdgeIsAnInnerMarkOfWhatLiesThere) {
@@ -71,11 +74,15 @@ TEST(LinesOver, OnlyTheStretchThatLeavesTheEdgeIsAMark) {
 }
 
 TEST(LinesOver, ALineRoundAHoleAndOneRoundSeveralShapesArePenLinesToo) {
-    const auto ring = read("<path fill='#27496d' fill-rule='evenodd' d='M100 100H500V500H100Z M200 200H400V400H200Z'/>"
-                           "<rect x='200' y='200' width='200' height='200' " + pen + "/>");
+    const auto ring =
+        read("<path fill='#27496d' fill-rule='evenodd' d='M100 100H500V500H100Z M200 200H400V400H200Z'/>"
+             "<rect x='200' y='200' width='200' height='200' " +
+             pen + "/>");
     EXPECT_EQ(ring.shapes.size(), 1U);
-    const auto both = read("<rect x='100' y='100' width='200' height='200' fill='#27496d'/><rect x='300' y='100' width='200' "
-                           "height='200' fill='#b5523b'/><rect x='100' y='100' width='400' height='200' " + pen + "/>");
+    const auto both = read(
+        "<rect x='100' y='100' width='200' height='200' fill='#27496d'/><rect x='300' y='100' width='200' "
+        "height='200' fill='#b5523b'/><rect x='100' y='100' width='400' height='200' " +
+        pen + "/>");
     ASSERT_EQ(both.shapes.size(), 2U);
     EXPECT_TRUE(both.shapes[0].marks.empty() && both.shapes[1].marks.empty());
 }
@@ -89,21 +96,26 @@ TEST(LinesOver, AWideLineAcrossClothIsABandNotAMark) {
 }
 
 TEST(LinesOver, WhitePaperUnderALineDrawingIsNoCloth) {
-    const auto d = read("<rect width='1000' height='1000' fill='white'/><circle cx='500' cy='500' r='90' " + pen + "/>");
+    const auto d =
+        read("<rect width='1000' height='1000' fill='white'/><circle cx='500' cy='500' r='90' " + pen + "/>");
     EXPECT_EQ(d.shapes.size(), 2U);
     EXPECT_TRUE(d.linesOver.empty());
 }
 
 TEST(LinesOver, TinyPagesHaveTinyReach) {
     // An icon 1/4 in wide: the eye is a hundredth of an inch from the edge, and still no part of it.
-    const auto d = read("<circle cx='500' cy='500' r='400' fill='#27496d'/><circle cx='500' cy='500' r='340' " + pen + "/>", "0.25in");
+    const auto d = read(
+        "<circle cx='500' cy='500' r='400' fill='#27496d'/><circle cx='500' cy='500' r='340' " + pen + "/>",
+        "0.25in");
     ASSERT_EQ(d.shapes.size(), 1U);
     EXPECT_EQ(d.shapes[0].marks.size(), 1U);
 }
 
 TEST(LinesOver, TurnedIntoPiecesTheyLieWhereTheyWereDrawn) {
-    const auto d = read("<rect x='100' y='300' width='600' height='200' fill='#27496d'/><rect x='150' y='350' width='100' height='100' " +
-                        pen + "/><circle cx='600' cy='400' r='50' fill='#b5523b'/><path d='M300 400H500' " + pen + "/>");
+    const auto d =
+        read("<rect x='100' y='300' width='600' height='200' fill='#27496d'/><rect x='150' y='350' "
+             "width='100' height='100' " +
+             pen + "/><circle cx='600' cy='400' r='50' fill='#b5523b'/><path d='M300 400H500' " + pen + "/>");
     ASSERT_EQ(d.shapes.size(), 2U);
     EXPECT_EQ(d.shapes[0].marks.size(), 2U);
     const auto pieces = quilt::withLinesAsPieces(d);
@@ -111,10 +123,12 @@ TEST(LinesOver, TurnedIntoPiecesTheyLieWhereTheyWereDrawn) {
     EXPECT_EQ(pieces.shapes[1].origin, Origin::outline) << "between what lies beneath and above it";
     EXPECT_EQ(pieces.shapes[0].marks.size(), 1U) << "the open line stays a mark";
     EXPECT_TRUE(pieces.linesOver.empty());
+    EXPECT_EQ(remarked(pieces, Remark::linesAreMarks), 0) << "what was said of them no longer holds";
 }
 
 TEST(LinesOver, ASpeckBeneathThemDoesNotShiftTheirPlace) {
-    const auto d = read("<rect x='0' y='0' width='1' height='1' fill='red'/>" + colours + "<circle cx='300' cy='240' r='20' " + pen + "/>");
+    const auto d = read("<rect x='0' y='0' width='1' height='1' fill='red'/>" + colours +
+                        "<circle cx='300' cy='240' r='20' " + pen + "/>");
     ASSERT_EQ(d.linesOver.size(), 1U);
     EXPECT_EQ(d.linesOver[0].above, 2U);
 }

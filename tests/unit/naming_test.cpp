@@ -30,32 +30,56 @@ Drawing drawingOf(std::vector<quilt::DrawnShape> shapes) {
 }
 
 TEST(Naming, IsByFabricAndNumberInTheOrderOfThePieces) {
-    const auto drawing = drawingOf({shapeOf({{0, 0}, {200, 0}, {100, 50}}, brown), shapeOf({{10, 150}, {40, 150}, {40, 190}}, rust),
-                                    shapeOf({{60, 150}, {70, 150}, {70, 190}}, brown), shapeOf({{80, 150}, {90, 150}, {90, 190}}, brown, "hull")});
+    const auto drawing = drawingOf({shapeOf({{0, 0}, {200, 0}, {100, 50}}, brown),
+                                    shapeOf({{10, 150}, {40, 150}, {40, 190}}, rust),
+                                    shapeOf({{60, 150}, {70, 150}, {70, 190}}, brown),
+                                    shapeOf({{80, 150}, {90, 150}, {90, 190}}, brown, "hull")});
     EXPECT_EQ(namesFor(drawing, {{FabricId{1}, "bark", brown, ""}, {FabricId{2}, "brick", rust, ""}}),
               (std::vector<std::string>{"bark 1", "brick 1", "bark 2", "hull"}));
     EXPECT_EQ(namesFor(drawing)[0], nameFor(brown) + " 1") << "without a fabric the colour's own word";
 }
 
 TEST(Naming, MirroredPairsShareANumberAndHaveASide) {
-    const std::vector<quilt::Fabric> fabrics{{FabricId{1}, "dark brown", brown, ""}, {FabricId{2}, "rust", rust, ""}};
-    const auto drawing = drawingOf({shapeOf({{90, 20}, {110, 20}, {110, 180}, {90, 180}}, brown), shapeOf(leaf(20, 40), brown),
-                                    shapeOf(leaf(180, -40), brown), shapeOf(leaf(30, 20), rust), shapeOf(leaf(130, 20), rust)});
+    const std::vector<quilt::Fabric> fabrics{{FabricId{1}, "dark brown", brown, ""},
+                                             {FabricId{2}, "rust", rust, ""}};
+    const auto drawing = drawingOf({shapeOf({{90, 20}, {110, 20}, {110, 180}, {90, 180}}, brown),
+                                    shapeOf(leaf(20, 40), brown), shapeOf(leaf(180, -40), brown),
+                                    shapeOf(leaf(30, 20), rust), shapeOf(leaf(130, 20), rust)});
     EXPECT_EQ(namesFor(drawing, fabrics),
-              (std::vector<std::string>{"dark brown 1", "dark brown 2 left", "dark brown 2 right", "rust 1", "rust 2"}))
+              (std::vector<std::string>{"dark brown 1", "dark brown 2 left", "dark brown 2 right", "rust 1",
+                                        "rust 2"}))
         << "two that lean the same way are no pair";
-    EXPECT_EQ(namesFor(drawing, fabrics, true)[1], "dark brown 2 right") << "as seen from the front once it is turned over";
+    EXPECT_EQ(namesFor(drawing, fabrics, true)[1], "dark brown 2 right")
+        << "as seen from the front once it is turned over";
 }
 
 TEST(Naming, NamesThatProgramsMakeUpAreNoneAndNumbersGoOn) {
-    const auto drawing = drawingOf({shapeOf({{0, 0}, {200, 0}, {100, 50}}, rust, "path1234"), shapeOf({{0, 90}, {20, 90}, {10, 150}}, rust, "SVGID_4_"),
+    const auto drawing = drawingOf({shapeOf({{0, 0}, {200, 0}, {100, 50}}, rust, "path1234"),
+                                    shapeOf({{0, 90}, {20, 90}, {10, 150}}, rust, "SVGID_4_"),
                                     shapeOf({{50, 90}, {70, 90}, {60, 150}}, rust, "path to the lock")});
     EXPECT_EQ(namesFor(drawing, {{FabricId{2}, "rust", rust, ""}}, false, {"rust 3 left", "rust", "rusty 9"}),
               (std::vector<std::string>{"rust 4", "rust 5", "path to the lock"}));
 }
 
+TEST(Naming, TwoFabricsOfOneWordAreToldApartAndTheListSaysWhatTheBlockWillSay) {
+    const Colour near{0x4b, 0x33, 0x22};
+    ASSERT_EQ(nameFor(near), nameFor(brown));
+    const auto drawing = drawingOf({shapeOf({{0, 0}, {200, 0}, {100, 50}}, brown),
+                                    shapeOf({{10, 150}, {40, 150}, {40, 190}}, near),
+                                    shapeOf({{60, 150}, {70, 150}, {70, 190}}, brown)});
+    const auto word = nameFor(brown);
+    const std::vector<std::string> expected{word + " 1", word + " 2, 1", word + " 2"};
+    EXPECT_EQ(namesFor(drawing), expected);
+    const auto nine = Length::ofInches(9, 1);
+    const auto empty = test::must(addBlock(quilt::emptyQuilt("Q"), "Pond", nine, nine));
+    const auto made = test::must(addDrawing(empty, empty.blocks[0].id, drawing, {}, 0));
+    for (std::size_t i = 0; i < expected.size(); ++i)
+        EXPECT_EQ(made.blocks[0].pieces[i].name, expected[i]);
+}
+
 TEST(Naming, ABlockFromANamelessDrawingHasNamesThatTell) {
-    const auto empty = test::must(addBlock(quilt::emptyQuilt("Q"), "Pond", Length::ofInches(9, 1), Length::ofInches(9, 1)));
+    const auto empty =
+        test::must(addBlock(quilt::emptyQuilt("Q"), "Pond", Length::ofInches(9, 1), Length::ofInches(9, 1)));
     const auto drawing = drawingOf({shapeOf(leaf(20, 40), rust), shapeOf(leaf(180, -40), rust)});
     const auto once = test::must(addDrawing(empty, empty.blocks[0].id, drawing, {}, 0));
     EXPECT_EQ(once.blocks[0].pieces[0].name, once.fabrics[0].name + " 1 left");
@@ -66,7 +90,8 @@ TEST(Naming, ABlockFromANamelessDrawingHasNamesThatTell) {
 shape::Box boxIn(const Drawing& drawing, const ImportOptions& options, double side = 9) {
     const auto length = Length::ofMm(side * 25.4);
     const auto empty = test::must(addBlock(quilt::emptyQuilt("Q"), "Pond", length, length));
-    return boundsOf(*test::must(addDrawing(empty, empty.blocks[0].id, drawing, options, 0)).blocks[0].pieces[0].outline);
+    return boundsOf(
+        *test::must(addDrawing(empty, empty.blocks[0].id, drawing, options, 0)).blocks[0].pieces[0].outline);
 }
 
 TEST(Margin, IsLeftWhereAPageThatIsAllDrawingIsScaled) {
@@ -74,10 +99,12 @@ TEST(Margin, IsLeftWhereAPageThatIsAllDrawingIsScaled) {
     EXPECT_NEAR(boxIn(full, {}).left, 12.7, 1e-6) << "half an inch at first";
     EXPECT_NEAR(boxIn(full, {}).width(), 228.6 - 25.4, 1e-6);
     EXPECT_NEAR(boxIn(full, {false, Fit::page, Length::ofInches(1, 1)}).width(), 228.6 - 50.8, 1e-6);
-    EXPECT_NEAR(boxIn(full, {false, Fit::page, Length{}}).width(), 228.6, 1e-6) << "none, when none is wanted";
+    EXPECT_NEAR(boxIn(full, {false, Fit::page, Length{}}).width(), 228.6, 1e-6)
+        << "none, when none is wanted";
     EXPECT_NEAR(boxIn(full, {false, Fit::shapes, Length::ofInches(1, 1)}).width(), 228.6 - 50.8, 1e-6);
     EXPECT_NEAR(boxIn(full, {false, Fit::own}).width(), 200, 1e-6) << "what keeps its size keeps it";
-    EXPECT_NEAR(scaleFor(full, Length::ofInches(9, 1), Length::ofInches(9, 1), {}), (228.6 - 25.4) / 200, 1e-9);
+    EXPECT_NEAR(scaleFor(full, Length::ofInches(9, 1), Length::ofInches(9, 1), {}), (228.6 - 25.4) / 200,
+                1e-9);
 }
 
 TEST(Margin, ThatThePageHasAlreadyIsNotAddedTo) {

@@ -22,13 +22,15 @@ double lengthOfAll(const std::vector<Unrepeated>& lines) {
 }
 
 TEST(WithoutRepeats, KeepsOneOfEqualLinesHoweverTheyRun) {
-    const auto once = withoutRepeats({line({0, 0}, {10, 0}), line({10, 0}, {0, 0}), line({0, 0}, {10, 0})}, 0.1);
+    const auto once =
+        withoutRepeats({line({0, 0}, {10, 0}), line({10, 0}, {0, 0}), line({0, 0}, {10, 0})}, 0.1);
     ASSERT_EQ(once.size(), 1U);
     EXPECT_EQ(once[0].from, 0U);
 }
 
 TEST(WithoutRepeats, TakesAwayTheStretchThatALongerLineCovers) {
-    const auto once = withoutRepeats({line({4, 0}, {12, 0}), line({0, 0}, {10, 0}), line({2, 0}, {5, 0})}, 0.1);
+    const auto once =
+        withoutRepeats({line({4, 0}, {12, 0}), line({0, 0}, {10, 0}), line({2, 0}, {5, 0})}, 0.1);
     ASSERT_EQ(once.size(), 2U);
     EXPECT_NEAR(once[0].contour.start.x, 10, 0.03);
     EXPECT_NEAR(once[0].contour.end().x, 12, 1e-9);

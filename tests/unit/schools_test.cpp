@@ -123,7 +123,8 @@ TEST(Schools, WindowsHoldSmallerPiecesSeveralDeep) {
 
 TEST(Schools, WindowsAreTheUsersToForbid) {
     auto quilt = nested();
-    for (const auto& piece : block(quilt).pieces)
+    const auto pieces = block(quilt).pieces; // the quilt they are in goes away
+    for (const auto& piece : pieces)
         quilt = must(edit::setMayHaveWindow(quilt, block(quilt).id, piece.id, false));
     for (const auto school : schoolsFor(quilt, block(quilt)))
         EXPECT_NE(school, School::windowed);
