@@ -63,6 +63,7 @@ Bytes makeNew(const Words& words) {
     if (!size) return tl::unexpected(size.error());
     const auto margin = measure::readLength(words.margin);
     if (!margin) return tl::unexpected(margin.error());
+    if (margin->mm() < 0) return failure(Code::badLength, {words.margin});
     auto quilt = edit::addBlock(quilt::emptyQuilt(words.name), words.name, size->width, size->height);
     for (const auto& file : words.files) {
         if (!quilt) break;

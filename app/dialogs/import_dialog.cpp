@@ -102,7 +102,9 @@ void ImportDialog::applyMark() {
 }
 
 void ImportDialog::readMargin() {
-    const auto length = measure::readLength(m_margin->text().trimmed().toStdString(), m_question.units);
+    const auto text = m_margin->text().trimmed().toStdString();
+    auto length = measure::readLength(text, m_question.units);
+    if (length && length->mm() < 0) length = failure(Code::badLength, {text});
     if (length) m_free = *length;
     fillList();
     tell();

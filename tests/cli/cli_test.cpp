@@ -278,6 +278,16 @@ TEST(CliWhich, RanksPiecesByWhatTheyMeasure) {
     expectComplaint(refused, 1, "big");
 }
 
+TEST(CliNew, AMarginThatIsNoneIsRefused) {
+    const TempDir dir;
+    const auto file = dir.file("pond.svg");
+    test::writeAll(file,
+                   "<svg xmlns='http://www.w3.org/2000/svg' width='20in' height='20in' viewBox='0 0 20 20'>"
+                   "<rect width='20' height='20'/></svg>");
+    expectComplaint(say({"new", file, "--name", "Pond", "--finished", "9in", "--margin=-1"}), 1, "-1");
+    expectComplaint(say({"new", file, "--name", "Pond", "--finished", "9in", "--margin", "wide"}), 1, "wide");
+}
+
 TEST(CliImport, SeveralFilesAreOnePattern) {
     const TempDir dir;
     std::vector<std::string> words{"import"};

@@ -123,8 +123,11 @@ TEST_F(Importing, SizesAreThoseInTheBlockAndTheMarginCounts) {
     EXPECT_TRUE(first().contains("7 × 7 in")) << first().toStdString();
     EXPECT_EQ(m_dialog->answer().options.margin, measure::Length::ofInches(1, 1));
     margin.selectAll();
-    QTest::keyClicks(&margin, "wide");
-    EXPECT_FALSE(find<QPushButton>("import.add").isEnabled());
+    for (const char* wrong : {"wide", "-1"}) {
+        margin.selectAll();
+        QTest::keyClicks(&margin, wrong);
+        EXPECT_FALSE(find<QPushButton>("import.add").isEnabled()) << wrong;
+    }
     margin.selectAll();
     QTest::keyClicks(&margin, "0");
     EXPECT_TRUE(find<QPushButton>("import.add").isEnabled());

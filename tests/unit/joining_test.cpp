@@ -2,6 +2,7 @@
 #include "core/base/random.hpp"
 #include "core/shape/arc.hpp"
 #include "core/shape/joining.hpp"
+#include "core/shape/repeats.hpp"
 
 #include <gtest/gtest.h>
 #include <numbers>
@@ -63,6 +64,76 @@ TEST(JoinEnds, KeepsCurves) {
     const auto chains = joinEnds({upper, lower}, 0.1);
     ASSERT_EQ(chains.size(), 1U);
     EXPECT_NEAR(std::abs(signedArea(chains[0].contour)), std::numbers::pi * 100, 0.1);
+}
+
+double lengthOfAll(const std::vector<Unrepeated>& lines) {
+    double sum = 0;
+    for (const auto& one : lines)
+        sum += lengthOf(flattened(one.contour, 0.001));
+    return sum;
+}
+
+TEST(WithoutRepeats, KeepsOneOfEqualLinesHoweverTheyRun) {
+    const auto once =
+        withoutRepeats({line({0, 0}, {10, 0}), line({10, 0}, {0, 0}), line({0, 0}, {10, 0})}, 0.1);
+    ASSERT_EQ(once.size(), 1U);
+    EXPECT_EQ(once[0].from, 0U);
+}
+
+TEST(WithoutRepeats, TakesAwayTheStretchThatALongerLineCovers) {
+    const auto once =
+        withoutRepeats({line({4, 0}, {12, 0}), line({0, 0}, {10, 0}), line({2, 0}, {5, 0})}, 0.1);
+    ASSERT_EQ(once.size(), 2U);
+    EXPECT_NEAR(once[0].contour.start.x, 10, 0.03);
+    EXPECT_NEAR(once[0].contour.end().x, 12, 1e-9);
+    EXPECT_EQ(once[1].from, 1U);
+}
+
+TEST(WithoutRepeats, LeavesWhatMerelyMeetsCrossesOrRunsBeside) {
+    const std::vector<Contour> lines{line({0, 0}, {10, 0}), line({10, 0}, {10, 10}), line({5, -5}, {5, 5}),
+                                     line({0, 0.2}, {10, 0.2}), line({0, 0}, {8, 3})};
+    const auto once = withoutRepeats(lines, 0.1);
+    ASSERT_EQ(once.size(), lines.size());
+    for (std::size_t i = 0; i < lines.size(); ++i)
+        EXPECT_EQ(once[i].contour, lines[i]) << "curves are not touched";
+}
+
+TEST(WithoutRepeats, ShortStepsOfOneLineDoNotSwallowEachOther) {
+    std::vector<Contour> steps;
+    for (int i = 0; i < 1000; ++i)
+        steps.push_back(line({i * 0.02, 0}, {(i + 1) * 0.02, 0}));
+    EXPECT_EQ(withoutRepeats(steps, 0.1).size(), steps.size());
+}
+
+TEST(WithoutRepeats, ArcsInPartsAreRepeatsOfTheWholeArc) {
+    Contour arc{{20, 0}, {}, false}, part{{20 * std::cos(0.5), 20 * std::sin(0.5)}, {}, false};
+    arcAbout(arc, {0, 0}, {20, 0}, {0, 20}, 0, 2);
+    arcAbout(part, {0, 0}, {20, 0}, {0, 20}, 0.5, 1);
+    const auto once = withoutRepeats({part, arc}, 0.1);
+    ASSERT_EQ(once.size(), 1U);
+    EXPECT_EQ(once[0].contour, arc);
+}
+
+TEST(WithoutRepeats, CutAtRandomAndDrawnOverTheLengthStaysThatOfTheLine) {
+    Random random(5);
+    for (int round = 0; round < 40; ++round) {
+        std::vector<Contour> lines;
+        double from = 100, to = 0;
+        for (int i = 0; i < 6; ++i) {
+            const double a = random.between(0, 60), b = a + random.between(5, 40);
+            from = std::min(from, a), to = std::max(to, b);
+            lines.push_back(random.below(2) ? line({a, a / 2}, {b, b / 2}) : line({b, b / 2}, {a, a / 2}));
+        }
+        double covered = 0; // of the line, by the union of the stretches
+        std::vector<std::pair<double, double>> spans;
+        for (const auto& one : lines)
+            spans.emplace_back(std::min(one.start.x, one.end().x), std::max(one.start.x, one.end().x));
+        std::sort(spans.begin(), spans.end());
+        double reached = -1;
+        for (const auto& [a, b] : spans)
+            covered += std::max(0.0, b - std::max(a, reached)), reached = std::max(reached, b);
+        EXPECT_NEAR(lengthOfAll(withoutRepeats(lines, 0.1)), covered * std::sqrt(1.25), 0.5) << round;
+    }
 }
 
 } // namespace
