@@ -2,7 +2,7 @@
 // What a change costs before the window shows it: the plans of one block, on the sample quilt's blocks.
 // usage: bench_derived QUILT.upstairs
 #include "app/session/derived.hpp"
-#include "core/plan/check_plan.hpp"
+#include "core/plan/check/check_plan.hpp"
 #include "core/store/quilt_file.hpp"
 
 #include <benchmark/benchmark.h>

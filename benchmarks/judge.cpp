@@ -4,7 +4,8 @@
 #include "app/dialogs/size_dialog.hpp"
 #include "app/look/look.hpp"
 #include "benchmarks/many.hpp"
-#include "core/plan/check_plan.hpp"
+#include "core/base/place.hpp"
+#include "core/plan/check/check_plan.hpp"
 #include "intake/svg/svg.hpp"
 #include "output/pdf/pdf.hpp"
 
@@ -68,7 +69,7 @@ void dragTheScale(benchmark::State& state) {
 int main(int count, char** words) {
     benchmark::Initialize(&count, words);
     QApplication application(count, words);
-    app::look::apply(application, QString::fromStdString(output::dataFolder()));
+    app::look::apply(application, QString::fromStdString(dataFolder()));
     for (const auto& [name, work] : {std::pair{"import", &import},
                                      {"judge", &judgeAll},
                                      {"import_and_all_judgements", &importAndAllJudgements},

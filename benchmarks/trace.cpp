@@ -2,9 +2,9 @@
 // 500 pieces of 12 fabrics on web: what the window's thread does when Trace opens, and at every step of a
 // drag. usage: bench_trace
 #include "benchmarks/many.hpp"
-#include "core/plan/by_hand.hpp"
-#include "core/plan/lay_out.hpp"
-#include "core/plan/trace_plan.hpp"
+#include "core/plan/trace/by_hand.hpp"
+#include "core/plan/trace/lay_out.hpp"
+#include "core/plan/trace/trace_plan.hpp"
 #include "intake/svg/svg.hpp"
 
 #include <benchmark/benchmark.h>
@@ -18,7 +18,7 @@ const quilt::Quilt& quilt() {
         auto out = bench::quiltOf(*intake::readSvg(bench::drawing(12), "bench.svg"));
         Job job;
         auto layout = plan::layOut(out, out.blocks[0], {0, 1, 1}, job);
-        out.blocks[0].layout = {std::move(*layout)};
+        out.blocks[0].layout = std::move(*layout);
         return out;
     }();
     return laidOut;
@@ -29,7 +29,7 @@ const quilt::Block& block() {
 }
 
 quilt::Layout moved() {
-    const auto& layout = block().layout.front();
+    const auto& layout = *block().layout;
     return plan::movedByHand(block(), layout, {layout.traced[7].piece}, 2, 0, {});
 }
 
@@ -50,7 +50,7 @@ void move(benchmark::State& state) {
 }
 void tooClose(benchmark::State& state) {
     for (auto _ : state)
-        benchmark::DoNotOptimize(plan::tooClose(quilt(), block(), block().layout.front()));
+        benchmark::DoNotOptimize(plan::tooClose(quilt(), block(), *block().layout));
 }
 
 BENCHMARK(openTrace)->Unit(benchmark::kMillisecond);

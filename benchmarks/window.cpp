@@ -5,7 +5,8 @@
 #include "app/canvas/mat.hpp"
 #include "app/look/look.hpp"
 #include "benchmarks/many.hpp"
-#include "core/plan/lay_out.hpp"
+#include "core/base/place.hpp"
+#include "core/plan/trace/lay_out.hpp"
 #include "intake/svg/svg.hpp"
 #include "output/pdf/pdf.hpp"
 
@@ -39,7 +40,8 @@ void nudge(benchmark::State& state) {
     window->session().goTo(up::app::View::lay);
     int way = 1;
     for (auto _ : state) {
-        emit window->mat().nudged(way, 0, false);
+        window->mat().take({{}, false, true});
+        window->mat().carry(way * 25.4 / 16, 0);
         settle();
         way = -way;
     }
@@ -58,7 +60,7 @@ void restack(benchmark::State& state) {
 
 void view(benchmark::State& state) {
     chooseLargest();
-    const auto wanted = up::app::allViews[static_cast<std::size_t>(state.range(0))];
+    const auto wanted = up::every<View>()[static_cast<std::size_t>(state.range(0))];
     state.SetLabel(up::app::nameOf(wanted).toStdString());
     for (auto _ : state) {
         window->session().goTo(up::app::View::stash);
@@ -74,7 +76,7 @@ void view(benchmark::State& state) {
 void dragOnWeb(benchmark::State& state) {
     chooseLargest();
     auto& session = window->session();
-    if (session.block()->layout.empty()) {
+    if (!session.block()->layout) {
         up::Job job;
         auto layout = up::plan::layOut(session.quilt(), *session.block(), {0, 2, 1}, job);
         session.apply(up::edit::setLayout(session.quilt(), session.blockId(), std::move(*layout), 0),
@@ -83,8 +85,9 @@ void dragOnWeb(benchmark::State& state) {
     session.goTo(up::app::View::trace);
     const auto piece = session.block()->pieces[4].id;
     double way = 2; // mm
+    window->mat().take({piece, false, false});
     for (auto _ : state) {
-        emit window->mat().dragged(piece.value, way, 0, false);
+        window->mat().carry(way, 0);
         settle();
         way = -way;
     }
@@ -107,11 +110,12 @@ void dragInLay(benchmark::State& state) {
     session.goTo(up::app::View::lay);
     const auto piece = session.block()->pieces[150].id;
     session.choosePiece(piece);
-    while (window->checker().isBusy() || window->lying().isBusy())
+    while (window->checker().isBusy() || window->placements().isBusy())
         QApplication::processEvents(QEventLoop::AllEvents, 50); // the hand takes hold when all is said
     double way = 2;                                             // mm
+    window->mat().take({piece, false, false});
     for (auto _ : state) {
-        emit window->mat().dragged(piece.value, way, 0, false);
+        window->mat().carry(way, 0);
         settle();
         way = -way;
     }
@@ -125,12 +129,12 @@ void numberAnew(benchmark::State& state) {
     auto& session = window->session();
     session.startNew(std::move(quilt));
     session.goTo(up::app::View::lay);
-    while (window->checker().isBusy() || window->lying().isBusy())
+    while (window->checker().isBusy() || window->placements().isBusy())
         QApplication::processEvents(QEventLoop::AllEvents, 50);
     double longest = 0, back = 0;
     for (auto _ : state) {
         window->findChild<QAction*>("stack.number")->trigger();
-        while (window->mending().isBusy() || window->checker().isBusy() || window->lying().isBusy()) {
+        while (window->mending().isBusy() || window->checker().isBusy() || window->placements().isBusy()) {
             const auto begun = std::chrono::steady_clock::now();
             QApplication::processEvents();
             const std::chrono::duration<double, std::milli> took = std::chrono::steady_clock::now() - begun;
@@ -150,7 +154,7 @@ void numberAnew(benchmark::State& state) {
 int main(int count, char** words) {
     benchmark::Initialize(&count, words);
     QApplication application(count, words);
-    const auto data = QString::fromStdString(up::output::dataFolder());
+    const auto data = QString::fromStdString(up::dataFolder());
     up::app::look::apply(application, data);
     const QTemporaryDir folder;
     up::app::WindowOptions options;

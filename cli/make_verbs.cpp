@@ -1,11 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Verbs that make files: import, new, nest, export, demo.
 #include "cli/open.hpp"
+#include "core/base/place.hpp"
 #include "core/edit/edits.hpp"
 #include "core/edit/naming.hpp"
 #include "core/layout/groups.hpp"
 #include "core/measure/say.hpp"
-#include "core/plan/lay_out.hpp"
+#include "core/plan/trace/lay_out.hpp"
 #include "core/store/exchange.hpp"
 #include "core/store/quilt_file.hpp"
 #include "demo/towpath.hpp"
@@ -33,6 +34,7 @@ namespace {
 Result<quilt::Drawing> openPages(const Words& words) {
     const auto overlap = measure::readLength(words.overlap);
     if (!overlap) return tl::unexpected(overlap.error());
+    if (overlap->mm() < 0) return failure(Code::badLength, {words.overlap});
     std::vector<quilt::Drawing> pages;
     for (const auto& file : words.files)
         for (int page = 1, last = pagesIn(file); page <= last; ++page) {
@@ -61,10 +63,12 @@ Bytes import(const Words& words) {
 Bytes makeNew(const Words& words) {
     const auto size = measure::readSize(words.finished);
     if (!size) return tl::unexpected(size.error());
+    const auto name = edit::properName(words.name); // before anything is read
+    if (!name) return tl::unexpected(name.error());
     const auto margin = measure::readLength(words.margin);
     if (!margin) return tl::unexpected(margin.error());
     if (margin->mm() < 0) return failure(Code::badLength, {words.margin});
-    auto quilt = edit::addBlock(quilt::emptyQuilt(words.name), words.name, size->width, size->height);
+    auto quilt = edit::addBlock(quilt::emptyQuilt(*name), *name, size->width, size->height);
     for (const auto& file : words.files) {
         if (!quilt) break;
         const auto drawing = openDrawing(file);
@@ -125,11 +129,11 @@ Bytes exportSheets(const Words& words) {
                                                                                           block, options)
             .and_then([&](const auto& made) { return output::writePdf(made, block.name); });
     auto laidOut = block;
-    if (block.layout.empty()) {
+    if (!block.layout) {
         Job control;
         auto found = plan::layOut(opened->quilt, block, {0, 6, 1}, control);
         if (!found) return tl::unexpected(found.error());
-        laidOut.layout = {std::move(*found)};
+        laidOut.layout = std::move(*found);
     }
     const auto made = words.what == "web" ? output::webPages(opened->quilt, laidOut, options)
                                           : output::tracingPages(opened->quilt, laidOut, options);
@@ -140,7 +144,7 @@ Bytes exportSheets(const Words& words) {
 Bytes demo(const Words& words) {
     namespace fs = std::filesystem;
     if (words.out == "-") return failure(Code::badUse, {"demo writes several files: give a folder with -o"});
-    const auto from = output::dataFolder() + "/drawings";
+    const auto from = dataFolder() + "/drawings";
     const auto quilt = demo::towpath(from);
     if (!quilt) return tl::unexpected(quilt.error());
     std::error_code wrong;

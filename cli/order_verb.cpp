@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What lies on what, in numbers: the verb order.
 #include "cli/open.hpp"
-#include "core/plan/dry_lay.hpp"
-#include "core/plan/roll_call.hpp"
-#include "core/plan/shine_plan.hpp"
-#include "core/plan/stack_checks.hpp"
-#include "core/plan/underlap_plan.hpp"
+#include "core/plan/block/shine_plan.hpp"
+#include "core/plan/block/underlap_plan.hpp"
+#include "core/plan/check/stack_checks.hpp"
+#include "core/plan/lay/dry_lay.hpp"
+#include "core/plan/lay/roll_call.hpp"
 #include "core/stack/knots.hpp"
 #include "core/stack/showing.hpp"
 #include "core/stack/units.hpp"
@@ -20,7 +20,6 @@ namespace {
 
 using Json = nlohmann::ordered_json;
 
-constexpr std::array reasonKeys{"said", "overlap", "lighter", "drawn", "forced"};
 constexpr std::array spotKeys{"leftEnd", "rightEnd", "top", "bottom", "middle"};
 constexpr std::array fromKeys{"leftEdge",   "rightEdge",     "topEdge",
                               "bottomEdge", "uprightCrease", "levelCrease"};
@@ -50,7 +49,7 @@ public:
     }
 
 private:
-    [[nodiscard]] int number(PieceId piece) const { return plan::numberOf(m_block, piece); }
+    [[nodiscard]] int number(PieceId piece) const { return quilt::numberOf(m_block, piece); }
 
     [[nodiscard]] Json pieces() const {
         Json out = Json::array();
@@ -61,7 +60,7 @@ private:
             for (const auto& line : m_plan.visibleEdges[i])
                 edge += shape::lengthOf(line);
             Json entry{{"number", i + 1},
-                       {"label", plan::labelOf(m_block, piece.id)},
+                       {"label", quilt::labelOf(m_block, piece.id)},
                        {"name", piece.name},
                        {"fabric", fabric ? fabric->name : ""},
                        {"step", m_plan.stack.step[i]},
@@ -85,7 +84,7 @@ private:
             out.push_back({{"lower", number(b.lower)},
                            {"upper", number(b.upper)},
                            {"meets", b.overlap ? "overlap" : "border"},
-                           {"because", reasonKeys[static_cast<std::size_t>(b.reason)]}});
+                           {"because", keyOf(b.reason)}});
         return out;
     }
 
@@ -145,7 +144,7 @@ private:
     /// Step by step, guides too.
     [[nodiscard]] Json laying() const {
         Json out = Json::array();
-        const auto steps = plan::laySteps(m_plan, plan::planGround(m_block));
+        const auto steps = plan::placementSteps(m_plan, plan::planGround(m_block));
         for (const auto& step : plan::dryLay(steps)) {
             Json entry{{"piece", step.piece + 1},
                        {"forAMoment", step.forAMoment},

@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Verbs that say what the window would show: layout, stitch, check, which.
 #include "cli/open.hpp"
-#include "core/plan/check_plan.hpp"
-#include "core/plan/lay_out.hpp"
-#include "core/plan/stitch_plan.hpp"
-#include "core/plan/trace_plan.hpp"
-#include "core/plan/which_plan.hpp"
+#include "core/plan/check/check_plan.hpp"
+#include "core/plan/trace/lay_out.hpp"
+#include "core/plan/trace/trace_plan.hpp"
+#include "core/plan/work/stitch_plan.hpp"
+#include "core/plan/work/which_plan.hpp"
 #include "core/store/quilt_file.hpp"
 #include "words/sentences.hpp"
 #include "words/which_words.hpp"
@@ -25,7 +25,7 @@ std::string fabricName(const quilt::Quilt& quilt, FabricId id) {
 Json numbers(const quilt::Block& block, const std::vector<PieceId>& pieces) {
     Json out = Json::array();
     for (const auto id : pieces)
-        out.push_back(plan::numberOf(block, id));
+        out.push_back(quilt::numberOf(block, id));
     return out;
 }
 
@@ -40,6 +40,7 @@ Bytes which(const Words& words) {
     if (!opened) return tl::unexpected(opened.error());
     const auto size = measure::readSize(words.size);
     if (!size) return tl::unexpected(size.error());
+    if (size->width.mm() <= 0 || size->height.mm() <= 0) return failure(Code::badLength, {words.size});
     const auto& block = opened->chosen();
     constexpr std::size_t most = 10, compared = 6;
     auto found = plan::whichPiece(opened->quilt, block.id, size->width.mm(), size->height.mm());
@@ -52,7 +53,7 @@ Bytes which(const Words& words) {
     for (std::size_t i = 0; i < found.size(); ++i) {
         const auto& owner = *find(opened->quilt.blocks, found[i].block);
         out["candidates"].push_back({{"block", owner.name},
-                                     {"number", plan::numberOf(owner, found[i].piece)},
+                                     {"number", quilt::numberOf(owner, found[i].piece)},
                                      {"name", find(owner.pieces, found[i].piece)->name},
                                      {"fits", found[i].fits},
                                      {"off", found[i].off},
@@ -68,26 +69,25 @@ Bytes layout(const Words& words) {
     auto block = opened->chosen();
     std::optional<quilt::School> school;
     if (!words.school.empty()) {
-        const auto at = std::find(quilt::schoolKeys.begin(), quilt::schoolKeys.end(), words.school);
-        if (at == quilt::schoolKeys.end())
+        school = fromKey<quilt::School>(words.school);
+        if (!school)
             return failure(Code::badUse,
-                           {"--school is oneByOne, byFabric, windowed or strip, not “" + words.school + "”"});
-        school = static_cast<quilt::School>(at - quilt::schoolKeys.begin());
+                           {"--school is " + keysInWords<quilt::School>() + ", not “" + words.school + "”"});
     }
     Job control;
     auto found = plan::layOut(opened->quilt, block,
                               {words.seconds, words.rounds, words.seed, school, !words.noOffCuts}, control);
     if (!found) return tl::unexpected(found.error());
-    block.layout = {std::move(*found)};
+    block.layout = std::move(*found);
     const auto trace = plan::planTrace(opened->quilt, block);
-    const auto cost = plan::costOf(trace, block.layout.front());
+    const auto cost = plan::costOf(trace, *block.layout);
     const auto* web = find(opened->quilt.webs, block.web);
     const auto usedOfLast = trace.sheets.empty() ? 0 : trace.sheets.back().used.mm();
     Json out{{"format", "upstairs-layout"},
              {"version", 1},
              {"block", block.name},
              {"web", web->name},
-             {"school", quilt::schoolKeys[static_cast<std::size_t>(school.value_or(block.school))]},
+             {"school", keyOf(school.value_or(block.school))},
              {"sheets", trace.sheets.size()},
              {"used", usedOfLast},
              {"cost",
@@ -110,14 +110,14 @@ Bytes layout(const Words& words) {
                                  {"sheet", chunk.sheet},
                                  {"pieces", numbers(block, chunk.pieces)},
                                  {"patch", {chunk.patch.width.mm(), chunk.patch.height.mm()}}});
-    for (const auto& t : block.layout.front().traced)
-        out["traced"].push_back({{"piece", plan::numberOf(block, t.piece)},
+    for (const auto& t : block.layout->traced)
+        out["traced"].push_back({{"piece", quilt::numberOf(block, t.piece)},
                                  {"sheet", t.sheet},
                                  {"x", t.x},
                                  {"y", t.y},
                                  {"turn", t.turn.degrees()}});
-    for (const auto& u : block.layout.front().unplaced)
-        out["unplaced"].push_back({{"piece", plan::numberOf(block, u.piece)}, {"reason", u.reason}});
+    for (const auto& u : block.layout->unplaced)
+        out["unplaced"].push_back({{"piece", quilt::numberOf(block, u.piece)}, {"reason", keyOf(u.reason)}});
     return text(out);
 }
 
@@ -137,7 +137,7 @@ Bytes stitch(const Words& words) {
                 points.push_back({p.x, p.y});
             edges.push_back(std::move(points));
         }
-        out["runs"].push_back({{"piece", plan::numberOf(block, run.piece)},
+        out["runs"].push_back({{"piece", quilt::numberOf(block, run.piece)},
                                {"thread", thread ? thread->name : ""},
                                {"length", run.length.mm()},
                                {"done", run.done},
@@ -154,9 +154,9 @@ Bytes check(const Words& words) {
         const auto* block = find(quilt->blocks, finding.block);
         Json entry{{"severity", finding.severity == check::Severity::blocked ? "blocked" : "doubtful"},
                    {"block", block->name}};
-        if (finding.piece) entry["piece"] = plan::numberOf(*block, finding.piece);
+        if (finding.piece) entry["piece"] = quilt::numberOf(*block, finding.piece);
         if (finding.spot) entry["at"] = {finding.spot->x, finding.spot->y};
-        if (finding.other) entry["other"] = plan::numberOf(*block, finding.other);
+        if (finding.other) entry["other"] = quilt::numberOf(*block, finding.other);
         entry["says"] = words::sentence(finding);
         for (const auto fix : finding.fixes)
             entry["fixes"].push_back(words::fixWords(fix));

@@ -1,11 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/run.hpp"
 
-#include "cli/verbs.hpp"
+#include "cli/refusals.hpp"
+#include "core/base/version.hpp"
 #include "core/store/file.hpp"
 #include "words/sentences.hpp"
 
 #include <CLI/CLI.hpp>
+#include <cerrno>
+#include <cstring>
 #include <functional>
 #include <ostream>
 
@@ -22,6 +25,7 @@ class CommandLine {
 public:
     CommandLine() {
         m_app.require_subcommand(1);
+        m_app.set_version_flag("--version", std::string("upstairs-cli ") + version());
         auto* import = verb(
             "import", "Reads a drawing (SVG, DXF, PDF, PNG, JPEG, TIFF) and writes its pieces", cli::import);
         import->add_option("FILE", m_words.files, "the drawing; several are pages of one pattern, row by row")
@@ -34,7 +38,7 @@ public:
         import
             ->add_option("--dpi", m_words.dpi,
                          "dots to the inch of a scan, when the file doesn't say or is wrong")
-            ->check(CLI::Range(20.0, 4800.0));
+            ->check(number(20, 4800));
         auto* fresh = verb("new", "Makes a quilt with one block from pieces files or drawings", makeNew);
         fresh->add_option("PIECES", m_words.files, "pieces files or drawings, bottom first")->required();
         fresh->add_option("--name", m_words.name, "the block's name")->required();
@@ -79,6 +83,9 @@ public:
             const auto chosen = m_app.get_subcommands();
             out << (chosen.empty() ? m_app.help() : chosen.front()->help());
             return 0;
+        } catch (const CLI::CallForVersion& version) {
+            out << version.what() << "\n";
+            return 0;
         } catch (const CLI::ParseError& wrong) {
             std::string what = wrong.what();
             std::replace(what.begin(), what.end(), '\n', ' ');
@@ -104,20 +111,22 @@ private:
     }
     void timed(CLI::App* app) {
         app->add_option("--seconds", m_words.seconds, "time to look for better layouts")
-            ->check(CLI::Range(0.0, 86400.0));
+            ->check(number(0, 86400));
         app->add_option("--rounds", m_words.rounds,
                         "this many rounds instead of a time: the same answer everywhere")
             ->check(CLI::Range(0, 1'000'000));
-        app->add_option("--seed", m_words.seed, "for the random numbers");
+        app->add_option("--seed", m_words.seed, "for the random numbers")->check(wholeNumber());
     }
 
     int finish(const Verb& v, std::ostream& out, std::ostream& err) {
-        auto bytes = v.act(m_words);
+        auto bytes = refuseOverInput(m_words).and_then([&] { return v.act(m_words); });
         if (bytes && !v.writesItself && m_words.out != "-") {
             if (auto written = store::writeFile(m_words.out, *bytes); !written)
                 bytes = tl::unexpected(written.error());
         } else if (bytes && !v.writesItself) {
-            out << *bytes;
+            out << *bytes << std::flush;
+            if (!out)
+                bytes = failure(Code::cannotWrite, {"standard output", std::strerror(errno ? errno : EIO)});
         }
         if (bytes) return 0;
         err << "upstairs-cli: " << words::sentence(bytes.error()) << "\n";

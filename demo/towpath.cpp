@@ -5,11 +5,11 @@
 #include "core/edit/stacking.hpp"
 #include "core/edit/tracing.hpp"
 #include "core/mend/mend.hpp"
-#include "core/plan/judge_plan.hpp"
-#include "core/plan/lay_out.hpp"
-#include "core/plan/remains.hpp"
-#include "core/plan/stack_checks.hpp"
-#include "core/plan/trace_plan.hpp"
+#include "core/plan/block/judge_plan.hpp"
+#include "core/plan/check/stack_checks.hpp"
+#include "core/plan/trace/lay_out.hpp"
+#include "core/plan/trace/remains.hpp"
+#include "core/plan/trace/trace_plan.hpp"
 #include "core/store/file.hpp"
 #include "core/store/time.hpp"
 #include "demo/samples.hpp"
@@ -32,8 +32,7 @@ Quilt startingQuilt() {
     feather.name = "Feather web, two papers";
     feather.papers = 2;
     feather.width = Length::ofInches(9, 1);
-    feather.length = Length::ofInches(12, 1);
-    feather.sheets = 10;
+    feather.stock = quilt::Packet{10, Length::ofInches(12, 1)};
     feather.first = {2, false, "cotton"};
     feather.final = {8, true, "cotton"};
     quilt.webs.push_back(feather);
@@ -83,7 +82,7 @@ std::set<PieceId> leftOut(const Quilt& quilt, const quilt::Block& block, const S
 /// Every step up to the sample's, a quarter of an hour apart from seven in the evening.
 Result<Quilt> worked(Quilt quilt, BlockId id, const Sample& sample, std::int64_t time) {
     const auto skipped = leftOut(quilt, *find(quilt.blocks, id), sample);
-    for (const Step step : quilt::allSteps) {
+    for (const Step step : every<quilt::Step>()) {
         if (step == Step::toTrace || step > sample.upTo) continue;
         std::vector<PieceId> pieces;
         for (const auto& piece : find(quilt.blocks, id)->pieces) {

@@ -2,7 +2,7 @@
 // What was found out about a pattern's shapes, in words.
 #pragma once
 
-#include "core/plan/judge_plan.hpp"
+#include "core/plan/block/judge_plan.hpp"
 
 #include <string>
 

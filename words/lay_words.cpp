@@ -45,7 +45,7 @@ std::string fromWords(const PlaceMeasure& m, measure::System units) {
 }
 
 std::string called(const quilt::Block& block, std::size_t piece) {
-    return plan::calledOf(block, block.pieces[piece]);
+    return quilt::calledOf(block, block.pieces[piece]);
 }
 
 } // namespace
@@ -61,7 +61,7 @@ std::string measureWords(const std::vector<PlaceMeasure>& measures, measure::Sys
     return out;
 }
 
-std::string tuckWords(const quilt::Block& block, const plan::LayStep& step, measure::System units) {
+std::string tuckWords(const quilt::Block& block, const plan::PlacementStep& step, measure::System units) {
     constexpr std::size_t most = 3;
     constexpr Length deep = Length::ofInches(1, 1); // nobody measures there
     std::vector<std::string> items;
@@ -72,7 +72,7 @@ std::string tuckWords(const quilt::Block& block, const plan::LayStep& step, meas
     return listed(items);
 }
 
-std::string stepWords(const quilt::Block& block, const plan::LayStep& step, measure::System units) {
+std::string stepWords(const quilt::Block& block, const plan::PlacementStep& step, measure::System units) {
     std::string out = "Lay " + called(block, step.piece);
     if (step.forAMoment) out += " for a moment, as a guide";
     if (const auto where = measureWords(step.measures, units); !where.empty()) out += ": " + where;

@@ -2,9 +2,9 @@
 // Laying out in words: where a piece goes, what it is tucked under, what a background is sewn from.
 #pragma once
 
-#include "core/plan/dry_lay.hpp"
-#include "core/plan/roll_call.hpp"
-#include "core/plan/underlap_plan.hpp"
+#include "core/plan/block/underlap_plan.hpp"
+#include "core/plan/lay/dry_lay.hpp"
+#include "core/plan/lay/roll_call.hpp"
 
 #include <string>
 
@@ -15,11 +15,11 @@ namespace up::words {
                                        measure::System units);
 
 /// "1/4 in under 5 roof and 1/8 in under 7 window"; three at most, empty when it lies on top.
-[[nodiscard]] std::string tuckWords(const quilt::Block& block, const plan::LayStep& step,
+[[nodiscard]] std::string tuckWords(const quilt::Block& block, const plan::PlacementStep& step,
                                     measure::System units);
 
 /// The step in one sentence: "Lay 4 beak: … ." or "Lay 5 head for a moment, as a guide: … ."
-[[nodiscard]] std::string stepWords(const quilt::Block& block, const plan::LayStep& step,
+[[nodiscard]] std::string stepWords(const quilt::Block& block, const plan::PlacementStep& step,
                                     measure::System units);
 
 /// "3 × reed (2, 3 and 4)" or "4 reed 1".

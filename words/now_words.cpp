@@ -142,7 +142,7 @@ private:
         if (const auto tucks = tuckWords(m_block, *m_now.lay, m_quilt.units); !tucks.empty())
             out += "It reaches " + tucks + ". ";
         if (m_now.lay->guide)
-            out += "Lay " + plan::calledOf(m_block, m_block.pieces[*m_now.lay->guide]) +
+            out += "Lay " + quilt::calledOf(m_block, m_block.pieces[*m_now.lay->guide]) +
                    " for a moment to find its place.";
         return out;
     }
@@ -190,13 +190,14 @@ std::string numbersWords(const quilt::Block& block, const std::vector<PieceId>& 
             items.push_back(std::to_string(pieces.size() - i) + " more");
             break;
         }
-        const int first = plan::numberOf(block, pieces[i]);
+        const int first = quilt::numberOf(block, pieces[i]);
         std::size_t end = i + 1;
-        while (end < pieces.size() && plan::numberOf(block, pieces[end]) == first + static_cast<int>(end - i))
+        while (end < pieces.size() &&
+               quilt::numberOf(block, pieces[end]) == first + static_cast<int>(end - i))
             ++end;
         if (end - i < 3) end = i + 1;
-        items.push_back(plan::labelOf(block, pieces[i]));
-        if (end - i >= 3) items.back() += "–" + plan::labelOf(block, pieces[end - 1]);
+        items.push_back(quilt::labelOf(block, pieces[i]));
+        if (end - i >= 3) items.back() += "–" + quilt::labelOf(block, pieces[end - 1]);
         i = end;
     }
     return listed(items);
@@ -207,7 +208,7 @@ std::string piecesWords(const quilt::Block& block, const std::vector<PieceId>& p
     std::vector<std::string> items;
     for (const PieceId id : pieces) {
         const auto* piece = find(block.pieces, id);
-        items.push_back(plan::labelOf(block, id) + (piece ? " " + piece->name : ""));
+        items.push_back(quilt::labelOf(block, id) + (piece ? " " + piece->name : ""));
     }
     return listed(items);
 }

@@ -2,7 +2,7 @@
 // The Now panel's words: what to do, why, the button, the caution.
 #pragma once
 
-#include "core/plan/now_plan.hpp"
+#include "core/plan/work/now_plan.hpp"
 
 #include <string>
 

@@ -11,7 +11,7 @@ using quilt::RecipeKind;
 std::string nameOf(RecipeKind kind) {
     constexpr std::array names{"Circle",   "Oval", "Ring",   "Leaf",  "Petal", "Teardrop",       "Heart",
                                "Crescent", "Star", "Flower", "Strip", "Stem",  "Stem on a line", "Letters"};
-    static_assert(names.size() == quilt::recipeKeys.size());
+    static_assert(names.size() == valuesOf<quilt::RecipeKind>);
     return names[static_cast<std::size_t>(kind)];
 }
 

@@ -40,6 +40,8 @@ std::string_view pattern(Code code) {
         return "{0} is damaged at {1}: {2} was expected. Use an earlier copy, or mend that place in a text "
                "editor.";
     case Code::badLength: return "“{0}” is not a length. Write it like 3 1/8, 3.125, 3⅛ or 8cm.";
+    case Code::badName:
+        return "“{0}” cannot be a name. Type at least one letter and no more than 200, all on one line.";
     case Code::absurdSize:
         return "The {0} {1} cannot be right: it must be between {2} and {3}. Type another size.";
     case Code::noSuchBlock: return "There is no block “{0}”. The quilt has: {1}.";
@@ -105,6 +107,11 @@ std::string_view pattern(check::Kind kind) {
     case Kind::runsOffTooShort: return "Piece {0} runs off the block but ends {1} short of the raw edge.";
     case Kind::hiddenWholly: return "Piece {0} is wholly hidden by the pieces above it.";
     case Kind::larger: return "Piece {0} is larger than {1}. Use a wider web or split the piece.";
+    case Kind::offCutGone:
+        return "The off-cut that {0} should be traced on is not in the stash any more. Lay the block out "
+               "again.";
+    case Kind::othersLaidOut:
+        return "The layout of “{0}” has {1} places for pieces that are not in it. Lay the block out again.";
     case Kind::webUsedUp: return "No room is left on {1} for piece {0}. Add web.";
     case Kind::marksToDraw: return "Piece {0} has marks to draw. Do it while the paper is still on.";
     case Kind::marksLost:
@@ -208,8 +215,8 @@ constexpr std::array wordsOfSteps{StepWords{"Trace", "to trace"},
 
 /// "notYet" in full: what comes first, or what lies beneath.
 std::string notYet(const Error& error) {
-    const auto step = error.args.size() > 1 ? quilt::stepFromKey(error.args[1]) : std::nullopt;
-    const auto first = error.args.size() > 2 ? quilt::stepFromKey(error.args[2]) : std::nullopt;
+    const auto step = error.args.size() > 1 ? fromKey<quilt::Step>(error.args[1]) : std::nullopt;
+    const auto first = error.args.size() > 2 ? fromKey<quilt::Step>(error.args[2]) : std::nullopt;
     const std::string name = error.args.empty() ? "The piece" : "“" + error.args[0] + "”";
     if (!step || !first) return name + " cannot do that yet.";
     if (error.args.size() > 3)
@@ -235,7 +242,7 @@ std::string sentence(const check::Finding& finding) {
         args.push_back(coincide ? "coincides with" : "lies only " + args.at(2) + " beneath");
     if (finding.kind == check::Kind::peeks) args.push_back(coincide ? "a thread" : args.at(2));
     if (finding.kind == check::Kind::laidOutOfOrder && args.size() > 2)
-        if (const auto step = quilt::stepFromKey(args[2])) args[2] = state(*step);
+        if (const auto step = fromKey<quilt::Step>(args[2])) args[2] = state(*step);
     return filled(pattern(finding.kind), args);
 }
 
@@ -281,23 +288,28 @@ std::string fixWords(check::Fix fix) {
 }
 
 std::string asTask(quilt::Step step) {
-    return wordsOfSteps[static_cast<std::size_t>(step)].task;
+    return entryOf(wordsOfSteps, step).task;
 }
 std::string state(quilt::Step step) {
-    return wordsOfSteps[static_cast<std::size_t>(step)].state;
+    return entryOf(wordsOfSteps, step).state;
 }
 
 std::string treadName(quilt::Tread tread) {
-    constexpr std::array names{"Draw", "Trace", "Bond", "Cut", "Lay", "Fuse", "Stitch", "Finish"};
-    return names[static_cast<std::size_t>(tread)];
+    return entryOf(std::array{"Draw", "Trace", "Bond", "Cut", "Lay", "Fuse", "Stitch", "Finish"}, tread);
 }
 
-std::string logWords(const std::string& what) {
-    if (const auto step = quilt::stepFromKey(what)) return state(*step);
-    if (what == "ruined") return "ruined, to be made again";
-    if (what == "layout") return "laid out on web";
-    if (what == "putAway") return "what was left of the web put away";
-    return what;
+std::string logWords(quilt::Event event) {
+    using quilt::Event;
+    switch (event) {
+    case Event::ruined: return "ruined, to be made again";
+    case Event::imported: return "imported";
+    case Event::resized: return "resized";
+    case Event::trimmed: return "trimmed";
+    case Event::layout: return "laid out on web";
+    case Event::putAway: return "what was left of the web put away";
+    case Event::note: return "noted";
+    default: return state(*quilt::stepOf(event));
+    }
 }
 
 std::string listed(const std::vector<std::string>& items) {

@@ -4,7 +4,7 @@
 
 #include "core/base/error.hpp"
 #include "core/check/finding.hpp"
-#include "core/plan/now_plan.hpp"
+#include "core/plan/work/now_plan.hpp"
 #include "core/quilt/drawing.hpp"
 
 #include <string>
@@ -24,8 +24,8 @@ namespace up::words {
 [[nodiscard]] std::string state(quilt::Step step);
 [[nodiscard]] std::string treadName(quilt::Tread tread);
 
-/// A log entry's `what`.
-[[nodiscard]] std::string logWords(const std::string& what);
+/// What the log tells of: "rough cut", "laid out on web".
+[[nodiscard]] std::string logWords(quilt::Event event);
 
 /// The paper side or the front, for badges and printed sheets.
 inline constexpr const char* paperSide = "Paper side, reversed";

@@ -2,7 +2,7 @@
 // What a tracing layout costs, how its chunks are cut, which way up the web lies.
 #pragma once
 
-#include "core/plan/trace_plan.hpp"
+#include "core/plan/trace/trace_plan.hpp"
 
 #include <string>
 

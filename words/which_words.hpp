@@ -2,7 +2,7 @@
 // What tells a piece without a label from others.
 #pragma once
 
-#include "core/plan/which_plan.hpp"
+#include "core/plan/work/which_plan.hpp"
 
 namespace up::words {
 

@@ -41,9 +41,17 @@ QFont sized(const QPainter& painter, int pixels, bool bold) {
 Mat::Mat(QWidget* parent) : QWidget(parent) {
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(false);
+    m_breath.setSingleShot(true);
+    m_breath.setInterval(0);
+    connect(&m_breath, &QTimer::timeout, this, &Mat::flush);
+    constexpr int series = 1000; // ms between arrow keys that are one step
+    m_rest.setSingleShot(true);
+    m_rest.setInterval(series);
+    connect(&m_rest, &QTimer::timeout, this, &Mat::letGo);
 }
 
 void Mat::show(Scene scene) {
+    if (m_gesture && !m_byKeys && m_heldPanel >= scene.panels.size()) cancel();
     const bool other = scene.panels.size() != m_scene.panels.size() || scene.sameScale != m_scene.sameScale;
     m_scene = std::move(scene);
     if (other) fit();
@@ -197,32 +205,77 @@ void Mat::resizeEvent(QResizeEvent*) {
     arrange();
 }
 
+bool Mat::take(const Grip& grip) {
+    letGo();
+    m_gesture = m_takeUp ? m_takeUp(grip) : nullptr;
+    m_byKeys = grip.byKeys;
+    return holds();
+}
+
+void Mat::carry(double right, double down) {
+    m_toCarry += QPointF(right, down);
+    if (!m_breath.isActive()) flush();
+}
+
+void Mat::flush() {
+    if (!m_gesture || m_toCarry.isNull()) return;
+    const auto by = std::exchange(m_toCarry, {});
+    m_breath.start();
+    m_gesture->moved(by.x(), by.y());
+}
+
+std::unique_ptr<Gesture> Mat::release() {
+    m_toCarry = {};
+    m_rest.stop();
+    m_held = {};
+    return std::exchange(m_gesture, nullptr);
+}
+
+void Mat::letGo() {
+    flush();
+    if (const auto gesture = release()) gesture->done();
+}
+
+void Mat::cancel() {
+    if (const auto gesture = release()) gesture->cancelled();
+}
+
 void Mat::mousePressEvent(QMouseEvent* event) {
+    if (event->button() != Qt::LeftButton && (m_gesture || m_frame || m_panning)) {
+        m_panning = false;
+        m_frame.reset();
+        update();
+        return cancel();
+    }
+    letGo(); // of a series of arrow keys
     m_last = event->position();
     m_moved = false;
-    m_held = 0;
+    m_held = {};
     const auto panel = panelAt(m_last);
     if (panel && event->button() == Qt::LeftButton) {
         m_heldPanel = *panel;
         m_held = tagAt(m_scene.panels[*panel].layers, m_cells[*panel].page, m_last);
+        const auto own = m_scene.panels[*panel].tag;
         emit clicked(m_held, event->modifiers().testFlag(Qt::ControlModifier));
-        if (m_scene.panels[*panel].tag) emit panelClicked(m_scene.panels[*panel].tag);
+        if (sheet::isSet(own)) emit panelClicked(own);
     }
-    const bool frames = panel && !m_held && m_scene.framing && event->button() == Qt::LeftButton &&
+    const bool frames = panel && !sheet::isSet(m_held) && m_scene.framing &&
+                        event->button() == Qt::LeftButton &&
                         (m_zoom <= 1 || event->modifiers().testFlag(Qt::ControlModifier));
     m_frame = frames ? std::optional(m_last) : std::nullopt;
-    m_panning = !frames && !(m_held && m_scene.draggable) && m_zoom > 1;
+    m_panning = !frames && !(sheet::isSet(m_held) && m_scene.draggable) && m_zoom > 1;
 }
 
 void Mat::mouseMoveEvent(QMouseEvent* event) {
     const QPointF step = event->position() - m_last;
     if (!m_moved && step.manhattanLength() < 3) return;
-    m_moved = true;
+    const bool first = !std::exchange(m_moved, true);
     m_last = event->position();
-    if (m_held && m_scene.draggable && m_heldPanel < m_cells.size()) {
+    if (first && sheet::isSet(m_held) && m_scene.draggable)
+        take({m_held, event->modifiers().testFlag(Qt::ShiftModifier), false});
+    if (m_gesture && m_heldPanel < m_cells.size()) {
         const auto& page = m_cells[m_heldPanel].page;
-        emit dragged(m_held, step.x() / page.m11(), step.y() / page.m22(),
-                     event->modifiers().testFlag(Qt::ShiftModifier));
+        carry(step.x() / page.m11(), step.y() / page.m22());
     } else if (m_frame) {
         update();
     } else if (m_panning) {
@@ -233,14 +286,14 @@ void Mat::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void Mat::mouseReleaseEvent(QMouseEvent* event) {
-    if (m_held && m_moved) emit dropped();
+    if (event->button() != Qt::LeftButton && event->buttons().testFlag(Qt::LeftButton)) return;
+    letGo();
     if (m_frame && m_moved && m_heldPanel < m_cells.size()) {
         const auto box = m_cells[m_heldPanel].page.inverted().mapRect(QRectF(*m_frame, m_last).normalized());
         emit framed(m_heldPanel, {box.left(), box.top(), box.right(), box.bottom()},
                     event->modifiers().testFlag(Qt::ControlModifier));
     }
     if (std::exchange(m_frame, std::nullopt)) update();
-    m_held = 0;
     m_panning = false;
 }
 
@@ -255,15 +308,43 @@ void Mat::wheelEvent(QWheelEvent* event) {
     }
 }
 
+void Mat::nudge(int right, int down, bool far) {
+    constexpr double step = 25.4 / 16, stride = 25.4 / 4; // mm
+    if (m_gesture && !m_byKeys) return;                   // the mouse holds it
+    if (!m_gesture && !take({{}, false, true})) return;
+    m_rest.start();
+    carry(right * (far ? stride : step), down * (far ? stride : step));
+}
+
 void Mat::keyPressEvent(QKeyEvent* event) {
     const bool far = event->modifiers().testFlag(Qt::ShiftModifier);
     switch (event->key()) {
-    case Qt::Key_Left: return emit nudged(-1, 0, far);
-    case Qt::Key_Right: return emit nudged(1, 0, far);
-    case Qt::Key_Up: return emit nudged(0, -1, far);
-    case Qt::Key_Down: return emit nudged(0, 1, far);
+    case Qt::Key_Left: return nudge(-1, 0, far);
+    case Qt::Key_Right: return nudge(1, 0, far);
+    case Qt::Key_Up: return nudge(0, -1, far);
+    case Qt::Key_Down: return nudge(0, 1, far);
+    case Qt::Key_Escape:
+        if (m_gesture) return cancel();
+        if (std::exchange(m_frame, std::nullopt)) return update();
+        [[fallthrough]];
     default: QWidget::keyPressEvent(event);
     }
+}
+
+/// Escape is the hand's own while it holds something, whatever it is a key for otherwise.
+bool Mat::event(QEvent* event) {
+    if (event->type() == QEvent::ShortcutOverride && m_gesture &&
+        static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape)
+        event->accept();
+    return QWidget::event(event);
+}
+
+void Mat::focusOutEvent(QFocusEvent* event) {
+    if (m_byKeys)
+        letGo();
+    else
+        cancel();
+    QWidget::focusOutEvent(event);
 }
 
 } // namespace up::app

@@ -2,8 +2,10 @@
 // The cutting mat: shows a scene at true proportions; zoom, pan, click, drag, nudge.
 #pragma once
 
+#include "app/canvas/gesture.hpp"
 #include "app/canvas/scene.hpp"
 
+#include <QTimer>
 #include <QTransform>
 #include <QWidget>
 #include <optional>
@@ -22,20 +24,26 @@ public:
     void zoomBy(double factor);
     void fit();
 
+    /// Who knows what may be moved, and what that means.
+    void setTakeUp(TakeUp takeUp) { m_takeUp = std::move(takeUp); }
+    /// Begins a gesture, ending one that goes on; false when that cannot be moved.
+    bool take(const Grip& grip);
+    /// Moves what is held, mm on the panel; what comes faster than it can be shown is added up.
+    void carry(double right, double down);
+    /// Ends the gesture, if there is one: done.
+    void letGo();
+    /// Ends it: taken back.
+    void cancel();
+    [[nodiscard]] bool holds() const { return m_gesture != nullptr; }
+
     [[nodiscard]] QSize minimumSizeHint() const override { return {360, 300}; }
 
 signals:
     /// `more`, with Ctrl: as well as what is chosen.
-    void clicked(std::uint32_t tag, bool more);
+    void clicked(const up::sheet::Tag& tag, bool more);
     /// A frame drawn round what is to be chosen, in scenes that allow it; mm on the panel.
     void framed(std::size_t panel, up::shape::Box box, bool more);
-    void panelClicked(std::uint32_t tag);
-    /// While dragging a piece: how far since the last time, mm on the panel; `alone`
-    /// with Shift.
-    void dragged(std::uint32_t tag, double right, double down, bool alone);
-    void dropped();
-    /// Arrow keys, in steps: -1, 0 or 1 each; `far` with Shift.
-    void nudged(int right, int down, bool far);
+    void panelClicked(const up::sheet::Tag& tag);
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -45,6 +53,8 @@ protected:
     void mouseReleaseEvent(QMouseEvent* event) override;
     void wheelEvent(QWheelEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
+    void focusOutEvent(QFocusEvent* event) override;
+    bool event(QEvent* event) override;
 
 private:
     struct Cell {
@@ -52,6 +62,10 @@ private:
         QTransform page; ///< panel mm → widget pixels
     };
     void arrange();
+    void nudge(int right, int down, bool far);
+    void flush();
+    /// The hand is empty again.
+    [[nodiscard]] std::unique_ptr<Gesture> release();
     void paintPanel(QPainter& painter, const Panel& panel, const Cell& cell) const;
     void paintWords(QPainter& painter, const Panel& panel, const Cell& cell) const;
     void paintBadge(QPainter& painter, Side side, QPointF topLeft) const;
@@ -62,7 +76,12 @@ private:
     double m_zoom = 1;
     QPointF m_pan;
     double m_beyond = 0, m_scroll = 0; ///< pixels of rows below the mat, and how far they are scrolled up
-    std::uint32_t m_held = 0;
+    TakeUp m_takeUp;
+    std::unique_ptr<Gesture> m_gesture;
+    bool m_byKeys = false;
+    QPointF m_toCarry;       ///< mm not passed on yet
+    QTimer m_breath, m_rest; ///< until the next step is passed on; until a series of arrow keys is over
+    sheet::Tag m_held;       ///< what the button was pressed on
     std::size_t m_heldPanel = 0;
     QPointF m_last;
     bool m_panning = false, m_moved = false;

@@ -201,22 +201,23 @@ void paintFlags(QPainter& painter, const sheet::Layer& layer, const QTransform& 
     }
 }
 
-std::uint32_t tagAt(const std::vector<sheet::Layer>& layers, const QTransform& page, QPointF pixel) {
+sheet::Tag tagAt(const std::vector<sheet::Layer>& layers, const QTransform& page, QPointF pixel) {
     for (auto layer = layers.rbegin(); layer != layers.rend(); ++layer) {
         const QTransform map = toQt(layer->place) * page;
         const auto flags = standingFlags(*layer, map);
         for (auto one = flags.rbegin(); one != flags.rend(); ++one)
-            if (one->flag->tag && flagShape(*one->flag, map.map(qt(one->flag->at)) + one->aside, scaleOf(map))
-                                      .outline.containsPoint(pixel, Qt::OddEvenFill))
+            if (sheet::isSet(one->flag->tag) &&
+                flagShape(*one->flag, map.map(qt(one->flag->at)) + one->aside, scaleOf(map))
+                    .outline.containsPoint(pixel, Qt::OddEvenFill))
                 return one->flag->tag;
     }
     for (auto layer = layers.rbegin(); layer != layers.rend(); ++layer) {
         const QTransform map = toQt(layer->place) * page;
         for (auto item = layer->items.rbegin(); item != layer->items.rend(); ++item)
-            if (const auto* shape = std::get_if<sheet::Shape>(&*item); shape && shape->tag)
+            if (const auto* shape = std::get_if<sheet::Shape>(&*item); shape && sheet::isSet(shape->tag))
                 if (map.map(pathOf(shape->contours)).contains(pixel)) return shape->tag;
     }
-    return 0;
+    return {};
 }
 
 } // namespace up::app

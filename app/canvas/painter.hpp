@@ -19,8 +19,8 @@ void paintLayer(QPainter& painter, const sheet::Layer& layer, const QTransform& 
 /// Paints only its flags, at a size for reading, after all layers so that nothing hides them.
 void paintFlags(QPainter& painter, const sheet::Layer& layer, const QTransform& page);
 
-/// The tag of the topmost tagged thing (flags first) at `pixel`; 0 for none.
-[[nodiscard]] std::uint32_t tagAt(const std::vector<sheet::Layer>& layers, const QTransform& page,
-                                  QPointF pixel);
+/// The tag of the topmost tagged thing (flags first) at `pixel`.
+[[nodiscard]] sheet::Tag tagAt(const std::vector<sheet::Layer>& layers, const QTransform& page,
+                               QPointF pixel);
 
 } // namespace up::app

@@ -22,7 +22,7 @@ struct Panel {
     Side side = Side::front;
     shape::Box box; ///< what is shown, mm
     std::vector<sheet::Layer> layers;
-    std::uint32_t tag = 0;         ///< what the panel stands for when it is clicked; 0 = nothing
+    sheet::Tag tag;                ///< what the panel stands for when it is clicked
     bool done = false;             ///< ticked
     bool chosen = false;           ///< framed in brass
     std::array<double, 8> stair{}; ///< how full each tread is, 0..1

@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/arrange_dialog.hpp"
 
-#include "app/dialogs/arrange_picture.hpp"
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/pictures/arrange_picture.hpp"
 #include "words/sentences.hpp"
 
 #include <QComboBox>
@@ -96,8 +96,7 @@ void ArrangeDialog::buildFields(QFormLayout& form) {
     const auto* block = quilt::find(m_question.quilt.blocks, m_question.block);
     for (std::size_t i = 0; i < block->pieces.size(); ++i)
         if (const auto& piece = block->pieces[i]; piece.id != m_question.piece)
-            m_other->addItem(QString("%1 %2").arg(i + 1).arg(QString::fromStdString(piece.name)),
-                             piece.id.value);
+            m_other->addItem(QString::fromStdString(quilt::calledOf(*block, piece)), piece.id.value);
     connect(m_count, &QSpinBox::valueChanged, this, &ArrangeDialog::readFields);
     connect(m_right, &QLineEdit::textEdited, this, &ArrangeDialog::readFields);
     connect(m_down, &QLineEdit::textEdited, this, &ArrangeDialog::readFields);

@@ -2,7 +2,7 @@
 // Copies of a piece, a cut through it, or halves made whole, seen before it is done.
 #pragma once
 
-#include "app/dialogs/arranging.hpp"
+#include "app/questions/arranging.hpp"
 
 #include <QDialog>
 

@@ -21,6 +21,7 @@
 
 #include <QColorDialog>
 #include <QFileDialog>
+#include <QFileInfo>
 #include <QInputDialog>
 #include <QMessageBox>
 #include <QPushButton>
@@ -36,7 +37,19 @@ QStringList DialogAsker::filesToOpen(const QString& title, const QString& kinds)
 }
 
 QString DialogAsker::fileToSave(const QString& title, const QString& kinds, const QString& proposed) {
-    return QFileDialog::getSaveFileName(m_parent, title, proposed, kinds);
+    QFileDialog dialog(m_parent, title, {}, kinds);
+    dialog.setAcceptMode(QFileDialog::AcceptSave);
+    dialog.selectFile(proposed);
+    const auto ending = QFileInfo(proposed).suffix();
+    QString path;
+    do {
+        if (dialog.exec() != QDialog::Accepted || dialog.selectedFiles().isEmpty()) return {};
+        path = dialog.selectedFiles().front();
+        if (path.endsWith("." + ending, Qt::CaseInsensitive)) return path; // the dialog has asked
+        path += "." + ending;
+    } while (QFileInfo::exists(path) &&
+             !yes(title, "“" + QFileInfo(path).fileName() + "” is there already.", "Replace it"));
+    return path;
 }
 
 SaveAnswer DialogAsker::saveChanges(const QString& quilt) {
@@ -161,10 +174,20 @@ bool DialogAsker::yes(const QString& title, const QString& question, const QStri
     return box.clickedButton() == go;
 }
 
-void DialogAsker::tell(const QString& sentence) {
-    QMessageBox box(QMessageBox::Warning, "Upstairs", sentence, QMessageBox::Ok, m_parent);
+std::optional<std::size_t> DialogAsker::decide(const QString& title, const QString& question,
+                                               const QStringList& answers) {
+    QMessageBox box(QMessageBox::Question, title, question, QMessageBox::NoButton, m_parent);
     box.setTextFormat(Qt::PlainText);
+    QList<QAbstractButton*> buttons;
+    for (const auto& answer : answers)
+        buttons << box.addButton(answer, QMessageBox::ActionRole);
+    box.setDefaultButton(qobject_cast<QPushButton*>(buttons.front()));
+    auto* later = box.addButton("Later", QMessageBox::RejectRole);
+    later->hide(); // what Escape presses
+    box.setEscapeButton(later);
     box.exec();
+    const auto at = buttons.indexOf(box.clickedButton());
+    return at >= 0 ? std::optional(static_cast<std::size_t>(at)) : std::nullopt;
 }
 
 } // namespace up::app

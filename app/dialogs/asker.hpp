@@ -2,19 +2,19 @@
 // Every question the program asks, behind one interface, so that tests can answer.
 #pragma once
 
-#include "app/dialogs/arranging.hpp"
-#include "app/dialogs/blocking.hpp"
-#include "app/dialogs/edging.hpp"
-#include "app/dialogs/importing.hpp"
-#include "app/dialogs/laying.hpp"
-#include "app/dialogs/lighting.hpp"
-#include "app/dialogs/machining.hpp"
-#include "app/dialogs/printing.hpp"
-#include "app/dialogs/shaping.hpp"
-#include "app/dialogs/sizing.hpp"
-#include "app/dialogs/striping.hpp"
+#include "app/questions/arranging.hpp"
+#include "app/questions/blocking.hpp"
+#include "app/questions/edging.hpp"
+#include "app/questions/grounding.hpp"
+#include "app/questions/importing.hpp"
+#include "app/questions/lighting.hpp"
+#include "app/questions/machining.hpp"
+#include "app/questions/printing.hpp"
+#include "app/questions/shaping.hpp"
+#include "app/questions/sizing.hpp"
+#include "app/questions/striping.hpp"
 
-#include "core/plan/which_plan.hpp"
+#include "core/plan/work/which_plan.hpp"
 
 #include <QColor>
 #include <QString>
@@ -33,6 +33,7 @@ public:
     /// Empty when cancelled. `kinds`: "Quilts (*.upstairs)".
     virtual QString fileToOpen(const QString& title, const QString& kinds) = 0;
     virtual QStringList filesToOpen(const QString& title, const QString& kinds) = 0;
+    /// Ends as what is proposed does, whatever was typed; asks before it names a file that is there.
     virtual QString fileToSave(const QString& title, const QString& kinds, const QString& proposed) = 0;
     virtual SaveAnswer saveChanges(const QString& quilt) = 0;
     /// Nothing when cancelled.
@@ -60,7 +61,9 @@ public:
     virtual std::optional<UnderlapAnswer> underlap(const UnderlapQuestion& question) = 0;
     virtual std::optional<FabricAnswer> fabrics(const FabricQuestion& question) = 0;
     virtual bool yes(const QString& title, const QString& question, const QString& yesWords) = 0;
-    virtual void tell(const QString& sentence) = 0;
+    /// Which of the answers; nothing when it is put off (Escape). The first is the safe one.
+    virtual std::optional<std::size_t> decide(const QString& title, const QString& question,
+                                              const QStringList& answers) = 0;
 };
 
 /// Asks with dialogs over `parent`.
@@ -95,7 +98,8 @@ public:
     std::optional<UnderlapAnswer> underlap(const UnderlapQuestion& question) override;
     std::optional<FabricAnswer> fabrics(const FabricQuestion& question) override;
     bool yes(const QString& title, const QString& question, const QString& yesWords) override;
-    void tell(const QString& sentence) override;
+    std::optional<std::size_t> decide(const QString& title, const QString& question,
+                                      const QStringList& answers) override;
 
 private:
     QWidget* m_parent;

@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/block_dialog.hpp"
 
-#include "app/dialogs/layer_picture.hpp"
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/pictures/layer_picture.hpp"
 #include "core/edit/edits.hpp"
 #include "core/measure/say.hpp"
-#include "core/plan/ground_plan.hpp"
+#include "core/plan/block/ground_plan.hpp"
 #include "words/sentences.hpp"
 
 #include <QColorDialog>

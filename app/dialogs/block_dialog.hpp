@@ -2,7 +2,7 @@
 // A new block: name, finished size, background, web; with the square as it will be cut.
 #pragma once
 
-#include "app/dialogs/blocking.hpp"
+#include "app/questions/blocking.hpp"
 
 #include <QColor>
 #include <QDialog>

@@ -2,7 +2,7 @@
 // Which stretches of a piece's edge are dotted: they lie beneath another piece or in a seam.
 #pragma once
 
-#include "app/dialogs/edging.hpp"
+#include "app/questions/edging.hpp"
 
 #include <QDialog>
 #include <QWidget>

@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/fabric_dialog.hpp"
 
-#include "app/dialogs/layer_picture.hpp"
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
-#include "core/plan/doubts.hpp"
-#include "core/plan/ground_plan.hpp"
-#include "core/plan/shine_plan.hpp"
+#include "app/pictures/layer_picture.hpp"
+#include "core/plan/block/doubts.hpp"
+#include "core/plan/block/ground_plan.hpp"
+#include "core/plan/block/shine_plan.hpp"
 #include "words/sentences.hpp"
 
 #include <QColorDialog>
@@ -35,7 +35,7 @@ Glance glanceAt(const quilt::Quilt& quilt, BlockId id) {
     const auto* block = quilt::find(quilt.blocks, id);
     if (!block) return {};
     const auto plan = plan::planBlock(*block);
-    Glance out{plan::cutBox(*block), {}, {}};
+    Glance out{quilt::cutBox(*block), {}, {}};
     sheet::Layer cloth{"cloth", {}, {}, out.box}, marks{"told", {}, {}, out.box};
     for (const auto& patch : plan::planGround(*block).patches) {
         cloth.items.push_back(sheet::box(patch.box, clothOf(quilt, patch.fabric), {}));
@@ -48,9 +48,9 @@ Glance glanceAt(const quilt::Quilt& quilt, BlockId id) {
     for (const auto& shining : plan::shiningIn(quilt, *block, plan)) {
         marks.items.push_back(sheet::Shape{sheet::contoursOf(shining.where), std::nullopt,
                                            sheet::Pen{look::rust, 0.8, sheet::Dash::dashed}});
-        const auto beneath = shining.beneath ? plan::calledOf(*block, block->pieces[*shining.beneath])
+        const auto beneath = shining.beneath ? quilt::calledOf(*block, block->pieces[*shining.beneath])
                                              : std::string("the background");
-        out.told.push_back(beneath + " through " + plan::calledOf(*block, block->pieces[shining.piece]));
+        out.told.push_back(beneath + " through " + quilt::calledOf(*block, block->pieces[shining.piece]));
     }
     out.layers = {std::move(cloth), std::move(marks)};
     return out;

@@ -2,7 +2,7 @@
 // The quilt's fabrics: name, colour, and how much light comes through; with the block as it will look.
 #pragma once
 
-#include "app/dialogs/laying.hpp"
+#include "app/questions/grounding.hpp"
 #include "app/session/aside.hpp"
 
 #include <QDialog>

@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/ground_dialog.hpp"
 
-#include "app/dialogs/layer_picture.hpp"
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
-#include "core/plan/doubts.hpp"
-#include "core/plan/ground_plan.hpp"
+#include "app/pictures/layer_picture.hpp"
+#include "core/plan/block/doubts.hpp"
+#include "core/plan/block/ground_plan.hpp"
 #include "words/lay_words.hpp"
 #include "words/sentences.hpp"
 
@@ -39,13 +39,15 @@ std::vector<sheet::Layer> layersOf(const quilt::Quilt& quilt, const quilt::Block
         cloth.items.push_back(sheet::box(patch.box, clothOf(quilt, patch.fabric), {}));
     for (const auto& piece : block.pieces)
         cloth.items.push_back(sheet::Shape{sheet::contoursOf(quilt::placed(piece)),
-                                           clothOf(quilt, piece.fabric), Pen{look::slate, 0.2, Dash::solid},
-                                           0, 0.35});
+                                           clothOf(quilt, piece.fabric),
+                                           Pen{look::slate, 0.2, Dash::solid},
+                                           {},
+                                           0.35});
     for (const auto& [a, b] : plan.seams)
         lines.items.push_back(sheet::line(a, b, Pen{look::ink, 0.5, Dash::solid}));
     for (const auto& [a, b] : plan.creases)
         lines.items.push_back(sheet::line(a, b, Pen{look::slate, 0.3, Dash::dashed}));
-    lines.items.push_back(sheet::box(plan::cutBox(block), std::nullopt, Pen{look::rust, 0.6, Dash::dashed}));
+    lines.items.push_back(sheet::box(quilt::cutBox(block), std::nullopt, Pen{look::rust, 0.6, Dash::dashed}));
     if (block.ground.grain) {
         const double at = block.ground.grain->radians();
         const auto middle = plan.box.centre();
@@ -111,8 +113,8 @@ void GroundDialog::buildFields(QVBoxLayout& column) {
     m_fabric->setPlaceholderText("Fabric…");
     const auto& ground = m_block.ground;
     m_larger->setText(typed(ground.oversize.mm(), m_quilt.units, 16));
-    m_halves->setChecked(ground.halves), m_quarters->setChecked(ground.quarters);
-    m_diagonals->setChecked(ground.diagonals), m_printed->setChecked(ground.grain.has_value());
+    m_halves->setChecked(ground.creases.halves), m_quarters->setChecked(ground.creases.quarters);
+    m_diagonals->setChecked(ground.creases.diagonals), m_printed->setChecked(ground.grain.has_value());
     m_grain->setRange(-180, 180), m_grain->setDecimals(0), m_grain->setSuffix("°");
     m_grain->setValue(ground.grain ? std::remainder(ground.grain->degrees(), 360) : 90);
     m_sewn->addItems({"one piece of cloth", "strips side by side", "strips one above the other"});
@@ -224,8 +226,8 @@ Result<quilt::Ground> GroundDialog::readGround() const {
                        {"room to trim", measure::say(*larger, m_quilt.units), measure::say({}, m_quilt.units),
                         measure::say(most, m_quilt.units)});
     out.oversize = *larger;
-    out.halves = m_halves->isChecked(), out.quarters = m_quarters->isChecked();
-    out.diagonals = m_diagonals->isChecked();
+    out.creases.halves = m_halves->isChecked(), out.creases.quarters = m_quarters->isChecked();
+    out.creases.diagonals = m_diagonals->isChecked();
     out.grain.reset();
     if (m_printed->isChecked()) out.grain = measure::Angle::ofDegrees(m_grain->value());
     out.strips.clear();
@@ -326,7 +328,7 @@ void GroundDialog::refresh() {
                 ". Strip " + std::to_string(i + 1) + ": " + words::seamWords(plan.along[i], m_quilt.units);
     m_says->setText(QString::fromStdString(says + "."));
     auto box = plan.box;
-    box.take(plan::cutBox(m_block));
+    box.take(quilt::cutBox(m_block));
     m_picture->show(box, layersOf(m_quilt, m_block, plan));
 }
 

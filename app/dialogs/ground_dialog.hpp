@@ -2,7 +2,7 @@
 // A block's background: its cloth, how much larger it is cut, creases, print, and the strips it is sewn from.
 #pragma once
 
-#include "app/dialogs/laying.hpp"
+#include "app/questions/grounding.hpp"
 
 #include <QDialog>
 

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/import_dialog.hpp"
 
-#include "app/dialogs/import_picture.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/pictures/import_picture.hpp"
 #include "core/edit/naming.hpp"
 #include "core/measure/say.hpp"
 #include "words/sentences.hpp"

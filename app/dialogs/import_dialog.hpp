@@ -2,7 +2,7 @@
 // Shows a page with what was found and what was left out and why; what is wanted is ticked.
 #pragma once
 
-#include "app/dialogs/importing.hpp"
+#include "app/questions/importing.hpp"
 #include "app/session/errand.hpp"
 
 #include <QDialog>

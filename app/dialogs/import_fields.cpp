@@ -2,9 +2,9 @@
 // The fields of the import dialog, and what each does.
 #include "app/dialogs/errand_strip.hpp"
 #include "app/dialogs/import_dialog.hpp"
-#include "app/dialogs/import_picture.hpp"
 #include "app/dialogs/parts.hpp"
 #include "app/look/names.hpp"
+#include "app/pictures/import_picture.hpp"
 #include "core/measure/say.hpp"
 
 #include <QCheckBox>

@@ -2,7 +2,7 @@
 // The screen as a light box: drawings at true size on white, to lay web or cloth on and trace.
 #pragma once
 
-#include "app/dialogs/lighting.hpp"
+#include "app/questions/lighting.hpp"
 
 #include <QDialog>
 

@@ -3,9 +3,10 @@
 
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/session/aside.hpp"
 #include "core/measure/say.hpp"
-#include "core/plan/block_plan.hpp"
+#include "core/plan/block/block_plan.hpp"
 #include "core/shape/deepest.hpp"
 #include "output/pages/pages.hpp"
 #include "output/svg/svg.hpp"
@@ -23,10 +24,6 @@
 
 namespace up::app {
 namespace {
-
-QString q(const std::string& text) {
-    return QString::fromStdString(text);
-}
 
 QString minutes(double seconds) {
     const int whole = static_cast<int>(std::ceil(seconds));
@@ -121,7 +118,7 @@ void MachineDialog::plan() {
             auto run = cutter->cut(output::writeSvg(pages[i]));
             std::vector<std::pair<std::string, shape::Point>> numbers;
             for (const auto& [piece, outline] : found->plan->mats[i].lines)
-                numbers.emplace_back(plan::labelOf(owner, piece),
+                numbers.emplace_back(quilt::labelOf(owner, piece),
                                      shape::deepestPoint(shape::regionOf(outline)).at);
             found->runs.push_back(
                 {found->plan->mats[i], std::move(pages[i]), std::move(run), std::move(numbers)});

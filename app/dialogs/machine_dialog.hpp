@@ -2,7 +2,7 @@
 // A block for the cutting machine: which pieces, on which mats, the blade's way, how long, what it refuses.
 #pragma once
 
-#include "app/dialogs/mat_picture.hpp"
+#include "app/pictures/mat_picture.hpp"
 
 #include <QDialog>
 #include <QElapsedTimer>

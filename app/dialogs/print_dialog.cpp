@@ -1,9 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/print_dialog.hpp"
 
-#include "app/dialogs/pages_picture.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
+#include "app/pictures/pages_picture.hpp"
 #include "app/session/aside.hpp"
 #include "core/measure/say.hpp"
 #include "words/sentences.hpp"
@@ -21,10 +22,6 @@
 
 namespace up::app {
 namespace {
-
-QString q(const std::string& text) {
-    return QString::fromStdString(text);
-}
 
 QLabel* wrapped(const QString& text, QWidget* parent) {
     auto* label = new QLabel(text, parent);

@@ -2,7 +2,7 @@
 // Printing: what, on which paper, by which printer, how far that is off; a preview of every page.
 #pragma once
 
-#include "app/dialogs/printing.hpp"
+#include "app/questions/printing.hpp"
 
 #include <QDialog>
 

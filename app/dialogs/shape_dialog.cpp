@@ -2,9 +2,9 @@
 #include "app/dialogs/shape_dialog.hpp"
 
 #include "app/dialogs/parts.hpp"
-#include "app/dialogs/shape_picture.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/pictures/shape_picture.hpp"
 #include "words/recipe_words.hpp"
 #include "words/sentences.hpp"
 
@@ -64,7 +64,7 @@ void ShapeDialog::buildKinds(QVBoxLayout& column) {
     m_kinds->setGridSize({78, 66});
     m_kinds->setFixedHeight(4 * 66 + 8);
     m_kinds->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    for (std::size_t i = 0; i < quilt::recipeKeys.size(); ++i) {
+    for (std::size_t i = 0; i < valuesOf<quilt::RecipeKind>; ++i) {
         const auto kind = static_cast<RecipeKind>(i);
         if (kind == RecipeKind::line) continue; // it comes with a drawing
         auto recipe = pattern::usualRecipe(kind);

@@ -2,7 +2,7 @@
 // Which built-in shape, and its measures.
 #pragma once
 
-#include "app/dialogs/shaping.hpp"
+#include "app/questions/shaping.hpp"
 
 #include <QDialog>
 

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/size_dialog.hpp"
 
-#include "app/dialogs/size_picture.hpp"
 #include "app/dialogs/size_table.hpp"
 #include "app/look/names.hpp"
+#include "app/pictures/size_picture.hpp"
 #include "app/session/aside.hpp"
 #include "core/pattern/pattern.hpp"
 
@@ -104,7 +104,7 @@ void SizeDialog::buildFields(QVBoxLayout& column) {
     m_which = named(new QComboBox(this), "size.which");
     m_which->addItem("The whole block");
     if (const auto* piece = quilt::find(m_question.block.pieces, m_question.chosen))
-        m_which->addItem("Only piece " + QString::fromStdString(plan::calledOf(m_question.block, *piece)));
+        m_which->addItem("Only piece " + QString::fromStdString(quilt::calledOf(m_question.block, *piece)));
     m_percent = named(new QDoubleSpinBox(this), "size.percent");
     m_percent->setRange(least * 100, most * 100);
     m_percent->setDecimals(1);

@@ -3,7 +3,7 @@
 // another, and shows beforehand what every piece becomes and what gets too thin.
 #pragma once
 
-#include "app/dialogs/sizing.hpp"
+#include "app/questions/sizing.hpp"
 
 #include <QDialog>
 

@@ -2,7 +2,7 @@
 // Every piece before and after, with its narrowest place: a table that follows the scale while it is dragged.
 #pragma once
 
-#include "app/dialogs/sizing.hpp"
+#include "app/questions/sizing.hpp"
 
 #include <QAbstractTableModel>
 

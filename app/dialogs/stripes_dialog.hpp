@@ -2,7 +2,7 @@
 // How the stripes run over a piece: as seen from the front, and what that means on the paper side.
 #pragma once
 
-#include "app/dialogs/striping.hpp"
+#include "app/questions/striping.hpp"
 
 #include <QDialog>
 #include <QPainterPath>

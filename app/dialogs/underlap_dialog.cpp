@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/underlap_dialog.hpp"
 
-#include "app/dialogs/layer_picture.hpp"
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/pictures/layer_picture.hpp"
 #include "core/edit/stacking.hpp"
-#include "core/plan/doubts.hpp"
+#include "core/plan/block/doubts.hpp"
 #include "words/lay_words.hpp"
 #include "words/sentences.hpp"
 
@@ -27,7 +27,7 @@ namespace {
 QTableWidgetItem* pieceItem(const quilt::Quilt& quilt, const quilt::Block& block, PieceId id) {
     const auto& piece = *quilt::find(block.pieces, id);
     auto* item = new QTableWidgetItem(swatchOf(clothOf(quilt, piece.fabric)),
-                                      QString::fromStdString(plan::calledOf(block, piece)));
+                                      QString::fromStdString(quilt::calledOf(block, piece)));
     item->setFlags(item->flags() & ~Qt::ItemIsEditable);
     return item;
 }
@@ -175,13 +175,13 @@ void UnderlapDialog::look() {
 void UnderlapDialog::paint() {
     using sheet::Dash;
     using sheet::Pen;
-    const auto box = plan::cutBox(block());
+    const auto box = quilt::cutBox(block());
     sheet::Layer pieces{"pieces", {}, {}, box}, beneath{"beneath", {}, {}, box}, marks{"marks", {}, {}, box};
     pieces.items.push_back(sheet::box(box, clothOf(m_quilt, block().background), {}));
     for (const auto& piece : m_grown.pieces) {
         const auto contours = sheet::contoursOf(quilt::placed(piece));
         pieces.items.push_back(sheet::Shape{contours, clothOf(m_quilt, piece.fabric),
-                                            Pen{look::slate, 0.2, Dash::solid}, piece.id.value});
+                                            Pen{look::slate, 0.2, Dash::solid}, piece.id});
         const auto* was = quilt::find(block().pieces, piece.id);
         if (was && !(was->outline == piece.outline))
             for (const auto& [colour, width] : {std::pair{look::panel, 1.0}, std::pair{look::rust, 0.6}})
@@ -201,9 +201,9 @@ void UnderlapDialog::paint() {
         const auto& pieceOf = [&](PieceId id) -> const quilt::Piece& {
             return *quilt::find(block().pieces, id);
         };
-        m_says->setText(QString::fromStdString(plan::calledOf(block(), pieceOf(border->lower)) +
+        m_says->setText(QString::fromStdString(quilt::calledOf(block(), pieceOf(border->lower)) +
                                                " reaches under " +
-                                               plan::calledOf(block(), pieceOf(border->upper)) + ": " +
+                                               quilt::calledOf(block(), pieceOf(border->upper)) + ": " +
                                                words::reasonWords(border->reason) + "."));
     } else {
         m_says->setText("No two pieces meet or overlap.");

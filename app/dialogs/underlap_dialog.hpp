@@ -2,7 +2,7 @@
 // How pieces tuck under each other: by how much, and of each two that meet which goes below, and why.
 #pragma once
 
-#include "app/dialogs/laying.hpp"
+#include "app/questions/grounding.hpp"
 #include "app/session/aside.hpp"
 
 #include <QDialog>

@@ -24,7 +24,7 @@ WebDialog::WebDialog(const quilt::Web& web, measure::System units, QWidget* pare
     auto* form = new QFormLayout(this);
     m_papers->addItems({"one paper", "two papers"});
     m_kind->addItems({"roll", "sheets"});
-    m_sheets->setRange(1, 1000);
+    m_sheets->setRange(0, 1000);
     form->addRow("Name", m_name);
     form->addRow("Papers", m_papers);
     form->addRow("Comes as", m_kind);
@@ -50,10 +50,10 @@ WebDialog::WebDialog(const quilt::Web& web, measure::System units, QWidget* pare
     connect(m_kind, &QComboBox::currentIndexChanged, this, &WebDialog::followKind);
     m_name->setText(QString::fromStdString(web.name));
     m_width->setText(QString::fromStdString(measure::say(web.width, units)));
-    m_length->setText(QString::fromStdString(measure::say(web.length, units)));
+    m_length->setText(QString::fromStdString(measure::say(web.length(), units)));
     m_papers->setCurrentIndex(web.papers - 1);
-    m_kind->setCurrentIndex(web.sheets > 0 ? 1 : 0);
-    m_sheets->setValue(std::max(1, web.sheets));
+    m_kind->setCurrentIndex(web.packet() ? 1 : 0);
+    m_sheets->setValue(web.packet() ? web.packet()->sheets : 1);
     followKind();
 }
 
@@ -97,9 +97,11 @@ void WebDialog::accept() {
     }
     if (!m_name->text().trimmed().isEmpty()) m_web.name = m_name->text().trimmed().toStdString();
     m_web.width = *width;
-    m_web.length = *length;
     m_web.papers = m_papers->currentIndex() + 1;
-    m_web.sheets = m_kind->currentIndex() == 1 ? m_sheets->value() : 0;
+    if (m_kind->currentIndex() == 1)
+        m_web.stock = quilt::Packet{m_sheets->value(), *length};
+    else
+        m_web.stock = quilt::Roll{*length};
     read(m_first, m_web.first);
     read(m_final, m_web.final);
     QDialog::accept();

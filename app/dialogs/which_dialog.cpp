@@ -2,11 +2,11 @@
 #include "app/dialogs/which_dialog.hpp"
 
 #include "app/dialogs/parts.hpp"
-#include "app/dialogs/true_picture.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/pictures/true_picture.hpp"
 #include "app/session/aside.hpp"
-#include "core/plan/block_plan.hpp"
+#include "core/plan/block/block_plan.hpp"
 #include "words/sentences.hpp"
 #include "words/which_words.hpp"
 
@@ -115,7 +115,7 @@ void WhichDialog::fill(const Ranking& ranking) {
         const auto& candidate = m_candidates[i];
         const auto* block = quilt::find(m_quilt.blocks, candidate.block);
         const auto* piece = quilt::find(block->pieces, candidate.piece);
-        QString text = QString::fromStdString(plan::calledOf(*block, *piece));
+        QString text = QString::fromStdString(quilt::calledOf(*block, *piece));
         if (candidate.block != m_block) text += " of " + QString::fromStdString(block->name);
         if (!facts.empty() || candidate.off > 0)
             text += "  —  " + QString::fromStdString(words::fitWords(candidate, m_quilt.units));

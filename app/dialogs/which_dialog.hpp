@@ -2,7 +2,7 @@
 // Which piece is this? What it measures goes in, pieces at true size come out.
 #pragma once
 
-#include "core/plan/which_plan.hpp"
+#include "core/plan/work/which_plan.hpp"
 
 #include <QDialog>
 

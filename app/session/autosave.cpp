@@ -1,12 +1,24 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/session/autosave.hpp"
 
-#include "core/store/recovery.hpp"
+#include "words/sentences.hpp"
+
+#include <mutex>
 
 namespace up::app {
 
+/// The newest work, in the window's thread and in any that ends the program.
+struct Autosave::Work {
+    std::mutex mutex;
+    std::string file;
+    quilt::Quilt quilt;
+    std::uint64_t state = 0;
+    bool isSafe = true; ///< saved, or nothing yet
+};
+
 Autosave::Autosave(Session& session, const QString& folder, int delay, QObject* parent)
-    : QObject(parent), m_session(session), m_copy(store::recoveryPath(folder.toStdString())) {
+    : QObject(parent), m_session(session),
+      m_copy(std::make_shared<store::RecoveryCopy>(folder.toStdString())), m_work(std::make_shared<Work>()) {
     m_writer.setMaxThreadCount(1);
     m_timer.setSingleShot(true);
     m_timer.setInterval(delay);
@@ -16,27 +28,54 @@ Autosave::Autosave(Session& session, const QString& folder, int delay, QObject* 
 
 Autosave::~Autosave() {
     m_writer.waitForDone();
-    store::dropRecovery(m_copy);
+    m_copy->drop();
+}
+
+void Autosave::takeUp(store::LeftWork work) {
+    m_writer.waitForDone();
+    m_copy->drop();
+    m_copy = std::make_shared<store::RecoveryCopy>(std::move(work.copy));
+    m_session.recover(std::move(work.quilt), QString::fromStdString(work.file));
+    m_kept = m_session.state();
 }
 
 void Autosave::keepNow() {
-    m_writer.waitForDone();
-    (void)store::keepRecovery(m_copy, m_session.path().toStdString(), m_session.quilt());
+    const std::unique_lock lock(m_work->mutex, std::try_to_lock);
+    if (lock && !m_work->isSafe) (void)m_copy->keep(m_work->file, m_work->quilt);
 }
 
 void Autosave::keepAside() {
-    if (!m_session.isDirty()) return;
-    m_writer.start([copy = m_copy, file = m_session.path().toStdString(), quilt = m_session.quilt()] {
-        (void)store::keepRecovery(copy, file, quilt);
+    if (!m_session.isDirty() || m_kept == m_session.state()) return;
+    m_kept = m_session.state();
+    m_writer.start([this, copy = m_copy, file = m_session.path().toStdString(), quilt = m_session.quilt()] {
+        const auto kept = copy->keep(file, quilt);
+        if (kept) return;
+        const auto why = QString::fromStdString(words::sentence(kept.error()));
+        QMetaObject::invokeMethod(this, [this, why] {
+            if (!std::exchange(m_said, true))
+                emit told("No copy of unsaved work can be kept, so save often. " + why);
+        });
     });
 }
 
-void Autosave::follow(Change change) {
-    if (change == Change::quilt && m_session.isDirty() && !m_timer.isActive()) m_timer.start();
-    if (change != Change::file || m_session.isDirty()) return;
+void Autosave::follow() {
+    const bool dirty = m_session.isDirty();
+    {
+        const std::scoped_lock lock(m_work->mutex);
+        m_work->file = m_session.path().toStdString();
+        if (std::exchange(m_work->state, m_session.state()) != m_session.state())
+            m_work->quilt = m_session.quilt();
+        m_work->isSafe = !dirty;
+    }
+    if (dirty) {
+        if (m_kept != m_session.state() && !m_timer.isActive()) m_timer.start();
+        return;
+    }
     m_timer.stop();
+    if (m_kept == 0) return;
+    m_kept = 0;
     m_writer.waitForDone();
-    store::dropRecovery(m_copy);
+    m_copy->drop();
 }
 
 } // namespace up::app

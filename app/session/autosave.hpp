@@ -1,14 +1,19 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Keeps a recovery copy while there is unsaved work, written aside; removes it when the work is saved.
+// Keeps a recovery copy while there is work that is not saved, written aside; removes it when the work is
+// saved.
 #pragma once
 
 #include "app/session/session.hpp"
+#include "core/store/recovery.hpp"
 
 #include <QThreadPool>
 #include <QTimer>
+#include <memory>
 
 namespace up::app {
 
+/// What is on the screen is in the copy or in the file, whatever comes, but for the last `delay` and the
+/// writing.
 class Autosave : public QObject {
     Q_OBJECT
 public:
@@ -16,18 +21,30 @@ public:
     Autosave(Session& session, const QString& folder, int delay, QObject* parent = nullptr);
     ~Autosave() override;
 
-    /// Writes the copy now, in this thread; the last resort before the program ends on a mistake.
+    /// Shows work that a crash left; its copy stays until the work is saved.
+    void takeUp(store::LeftWork work);
+    /// Writes the copy now, in this thread; the last resort before the program ends on a mistake. May be
+    /// called from any thread.
     void keepNow();
-    [[nodiscard]] const std::string& copy() const { return m_copy; }
+    [[nodiscard]] std::string copy() const { return m_copy->path(); }
+
+signals:
+    /// Once, when no copy can be kept: one sentence.
+    void told(const QString& sentence);
 
 private:
+    void follow();
     void keepAside();
-    void follow(Change change);
 
     Session& m_session;
-    std::string m_copy;
+    std::shared_ptr<const store::RecoveryCopy> m_copy;
+    /// What is to be kept, for whoever writes last: another thread may.
+    struct Work;
+    std::shared_ptr<Work> m_work;
     QTimer m_timer;
     QThreadPool m_writer;
+    std::uint64_t m_kept = 0; ///< the state that is in the copy, or is being written; 0: none
+    bool m_said = false;
 };
 
 } // namespace up::app

@@ -2,7 +2,7 @@
 #include "app/session/checker.hpp"
 
 #include "app/session/aside.hpp"
-#include "core/plan/check_plan.hpp"
+#include "core/plan/check/check_plan.hpp"
 
 namespace up::app {
 

@@ -11,7 +11,7 @@ void Derived::reset(const quilt::Quilt* quilt, const quilt::Block* block) {
     fresh.m_judged = std::move(m_judged);
     fresh.m_traceBefore = m_trace ? std::move(m_trace) : std::move(m_traceBefore);
     fresh.m_plans = std::move(m_plans);
-    fresh.m_lying = std::move(m_lying);
+    fresh.m_placements = std::move(m_placements);
     fresh.m_judgedPieces = std::move(m_judgedPieces);
     *this = std::move(fresh);
     m_quilt = quilt;
@@ -57,38 +57,37 @@ const plan::GroundPlan& Derived::ground() {
     return *m_ground;
 }
 
-std::shared_ptr<const Lying> Derived::lying() {
+std::shared_ptr<const Placements> Derived::placements() {
     const auto& now = block().from;
-    if (!m_lying) return nullptr;
-    const auto& then = m_lying->of->from;
+    if (!m_placements) return nullptr;
+    const auto& then = m_placements->of->from;
     const bool same = std::equal(now.begin(), now.end(), then.begin(), then.end(),
                                  [](const auto& a, const auto& b) { return a.piece == b.piece; });
-    return same ? m_lying : nullptr;
+    return same ? m_placements : nullptr;
 }
 
-std::optional<LyingQuestion> Derived::lyingQuestion() {
+std::optional<PlacementQuestion> Derived::placementQuestion() {
     if (!m_block || block().regions.empty()) return std::nullopt;
     const std::pair on(ground().box, m_block->ground);
-    if (m_lying && m_lying->of == m_plans.front() && m_lying->on == on) return std::nullopt;
-    return LyingQuestion{*m_block, m_plans.front(), ground(), m_lying};
+    if (m_placements && m_placements->of == m_plans.front() && m_placements->on == on) return std::nullopt;
+    return PlacementQuestion{*m_block, m_plans.front(), ground(), m_placements};
 }
 
-Lying lyingOf(const LyingQuestion& q) {
-    Lying out{q.plan, {q.ground.box, q.block.ground}, {}, {}};
+Placements placementsOf(const PlacementQuestion& q) {
+    Placements out{q.plan, {q.ground.box, q.block.ground}, {}, {}};
     const auto* before = q.before.get();
     out.doubts = before ? plan::doubtsOf(q.block, *q.plan, before->of.get(), &before->doubts)
                         : plan::doubtsOf(q.block, *q.plan);
     out.steps = before && before->on == out.on
-                    ? plan::laySteps(*q.plan, q.ground, before->of.get(), &before->steps)
-                    : plan::laySteps(*q.plan, q.ground);
+                    ? plan::placementSteps(*q.plan, q.ground, before->of.get(), &before->steps)
+                    : plan::placementSteps(*q.plan, q.ground);
     return out;
 }
 
 /// From the plan before where nothing has changed: a drag works out one chunk at a time.
 plan::TracePlan Derived::planned() const {
-    if (m_block->layout.empty()) return {};
-    return plan::planTrace(*m_quilt, *m_block, m_block->layout.front(),
-                           m_traceBefore ? &*m_traceBefore : nullptr);
+    if (!m_block->layout) return {};
+    return plan::planTrace(*m_quilt, *m_block, *m_block->layout, m_traceBefore ? &*m_traceBefore : nullptr);
 }
 
 const plan::TracePlan& Derived::trace() {
@@ -98,9 +97,8 @@ const plan::TracePlan& Derived::trace() {
 
 const std::vector<plan::TooClose>& Derived::tooClose() {
     if (!m_tooClose)
-        m_tooClose = m_block && !m_block->layout.empty()
-                         ? plan::tooClose(*m_quilt, *m_block, m_block->layout.front())
-                         : std::vector<plan::TooClose>{};
+        m_tooClose = m_block && m_block->layout ? plan::tooClose(*m_quilt, *m_block, *m_block->layout)
+                                                : std::vector<plan::TooClose>{};
     return *m_tooClose;
 }
 

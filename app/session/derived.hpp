@@ -3,12 +3,12 @@
 // for.
 #pragma once
 
-#include "core/plan/by_hand.hpp"
-#include "core/plan/doubts.hpp"
-#include "core/plan/dry_lay.hpp"
-#include "core/plan/judge_plan.hpp"
-#include "core/plan/now_plan.hpp"
-#include "core/plan/stitch_plan.hpp"
+#include "core/plan/block/doubts.hpp"
+#include "core/plan/block/judge_plan.hpp"
+#include "core/plan/lay/dry_lay.hpp"
+#include "core/plan/trace/by_hand.hpp"
+#include "core/plan/work/now_plan.hpp"
+#include "core/plan/work/stitch_plan.hpp"
 #include "core/shape/deepest.hpp"
 
 #include <map>
@@ -18,21 +18,21 @@
 namespace up::app {
 
 /// How the pieces of a block lie: what peeks out and what does not reach under, and how each is laid.
-struct Lying {
+struct Placements {
     std::shared_ptr<const plan::BlockPlan> of;
     std::pair<shape::Box, quilt::Ground> on; ///< the ground that was measured on
     plan::Doubts doubts;
-    std::vector<plan::LayStep> steps; ///< by position
+    std::vector<plan::PlacementStep> steps; ///< by position
 };
 
 /// What it takes to find that out, as values: to be asked aside.
-struct LyingQuestion {
+struct PlacementQuestion {
     quilt::Block block;
     std::shared_ptr<const plan::BlockPlan> plan;
     plan::GroundPlan ground;
-    std::shared_ptr<const Lying> before; ///< of the block as it was; may be null
+    std::shared_ptr<const Placements> before; ///< of the block as it was; may be null
 };
-[[nodiscard]] Lying lyingOf(const LyingQuestion& question);
+[[nodiscard]] Placements placementsOf(const PlacementQuestion& question);
 
 class Derived {
 public:
@@ -44,12 +44,12 @@ public:
     /// A plan of the block as it is about to be, worked out aside: taken over if it fits then.
     void foresee(std::shared_ptr<const plan::BlockPlan> plan);
     [[nodiscard]] const plan::GroundPlan& ground();
-    /// What was last found out (aside, by `LyingJob`): it may be of the state before the last change. Null
-    /// while nothing is known, or when pieces have come, gone or changed places since.
-    [[nodiscard]] std::shared_ptr<const Lying> lying();
-    void setLying(std::shared_ptr<const Lying> lying) { m_lying = std::move(lying); }
+    /// What was last found out (aside, by `PlacementJob`): it may be of the state before the last change.
+    /// Null while nothing is known, or when pieces have come, gone or changed places since.
+    [[nodiscard]] std::shared_ptr<const Placements> placements();
+    void setPlacements(std::shared_ptr<const Placements> placements) { m_placements = std::move(placements); }
     /// What is still to be found out; nothing when the newest state is known.
-    [[nodiscard]] std::optional<LyingQuestion> lyingQuestion();
+    [[nodiscard]] std::optional<PlacementQuestion> placementQuestion();
     [[nodiscard]] const plan::TracePlan& trace();
     /// Of the layout that is chosen.
     [[nodiscard]] const std::vector<plan::TooClose>& tooClose();
@@ -70,7 +70,7 @@ private:
     /// The present one first, then those before it: they outlive changes of anything else.
     std::vector<std::shared_ptr<const plan::BlockPlan>> m_plans;
     bool m_blockIsPlanned = false; ///< since the last reset
-    std::shared_ptr<const Lying> m_lying;
+    std::shared_ptr<const Placements> m_placements;
     std::optional<plan::GroundPlan> m_ground;
     std::optional<plan::TracePlan> m_trace, m_traceBefore;
     std::optional<std::vector<plan::TooClose>> m_tooClose;

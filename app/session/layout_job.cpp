@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/session/layout_job.hpp"
 
+#include "core/plan/trace/web_left.hpp"
+
 #include <QtConcurrentRun>
 #include <algorithm>
 
@@ -45,59 +47,67 @@ void LayoutJob::start(const plan::TraceOptions& options) {
     const auto* block = m_session.block();
     if (m_running || !block) return;
     stopComparing(); // both cores for this
-    m_block = *block;
+    m_laid = {m_session.quilt(), block->id};
     m_control = std::make_shared<up::Job>();
     m_running = true;
     m_options = options;
     m_since.start();
     m_tick.start();
     emit runningChanged(true);
-    m_watcher.setFuture(
-        QtConcurrent::run([quilt = m_session.quilt(), owner = m_block, options, control = m_control] {
-            return std::make_shared<Result<quilt::Layout>>(plan::layOut(quilt, owner, options, *control));
-        }));
+    m_watcher.setFuture(QtConcurrent::run([of = m_laid, options, control = m_control] {
+        return std::make_shared<Result<quilt::Layout>>(
+            plan::layOut(of.quilt, *find(of.quilt.blocks, of.block), options, *control));
+    }));
 }
 
 void LayoutJob::stop() {
     if (m_control) m_control->stop();
 }
 
-/// Pieces, fabrics' ways and web; where pieces lie on the sheets does not matter.
-bool LayoutJob::isAsItWas(const quilt::Block& was) const {
-    const auto* block = find(m_session.quilt().blocks, was.id);
-    return block && block->pieces == was.pieces && block->web == was.web;
+/// Pieces, fabrics' ways, the web and all that is left of it; where the block's own pieces lie does not
+/// matter.
+bool LayoutJob::isAsItWas(const LaidOf& was) const {
+    const auto& now = m_session.quilt();
+    const auto* block = find(now.blocks, was.block);
+    const auto* then = find(was.quilt.blocks, was.block);
+    if (!block || block->pieces != then->pieces || block->web != then->web) return false;
+    const auto reserved = [&](const quilt::Quilt& quilt) {
+        return plan::reservedBy(quilt, block->web, block->id);
+    };
+    return now.webs == was.quilt.webs && now.offCuts == was.quilt.offCuts &&
+           now.fabrics == was.quilt.fabrics && reserved(now) == reserved(was.quilt);
 }
 
 void LayoutJob::finish() {
     m_running = false;
     m_tick.stop();
     const auto found = m_watcher.result();
-    const bool laid = *found && isAsItWas(m_block);
+    const bool laid = *found && isAsItWas(m_laid);
     if (!*found)
         m_session.complain(found->error());
     else if (laid)
-        m_session.apply(edit::setLayout(m_session.quilt(), m_block.id, std::move(**found), m_session.now()),
+        m_session.apply(edit::setLayout(m_session.quilt(), m_laid.block, std::move(**found), m_session.now()),
                         "lay out");
     else
         emit m_session.trouble("The block changed meanwhile; lay it out again.");
     emit runningChanged(false);
-    if (laid && m_session.blockId() == m_block.id && !m_control->stopped()) compare(m_options);
+    if (laid && m_session.blockId() == m_laid.block && !m_control->stopped()) compare(m_options);
 }
 
 void LayoutJob::compare(const plan::TraceOptions& options) {
     const auto* block = m_session.block();
     if (m_running || m_comparing || !block) return;
-    m_compared = *block;
+    m_compared = {m_session.quilt(), block->id};
     m_ways.clear();
     m_compareControl = std::make_shared<up::Job>();
     m_comparing = true;
     auto less = options;
     less.seconds = options.seconds / 2;
     emit waysChanged();
-    m_compareWatcher.setFuture(
-        QtConcurrent::run([quilt = m_session.quilt(), owner = m_compared, less, control = m_compareControl] {
-            return std::make_shared<std::vector<Way>>(waysOf(quilt, owner, less, *control));
-        }));
+    m_compareWatcher.setFuture(QtConcurrent::run([of = m_compared, less, control = m_compareControl] {
+        return std::make_shared<std::vector<Way>>(
+            waysOf(of.quilt, *find(of.quilt.blocks, of.block), less, *control));
+    }));
 }
 
 void LayoutJob::stopComparing() {
@@ -112,7 +122,7 @@ void LayoutJob::finishComparing() {
 
 std::vector<Way> LayoutJob::ways() const {
     const auto* block = m_session.block();
-    return block && block->id == m_compared.id && isAsItWas(m_compared) ? m_ways : std::vector<Way>{};
+    return block && block->id == m_compared.block && isAsItWas(m_compared) ? m_ways : std::vector<Way>{};
 }
 
 } // namespace up::app

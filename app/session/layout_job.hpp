@@ -4,7 +4,7 @@
 
 #include "app/session/session.hpp"
 #include "core/base/job.hpp"
-#include "core/plan/lay_out.hpp"
+#include "core/plan/trace/lay_out.hpp"
 
 #include <QElapsedTimer>
 #include <QFutureWatcher>
@@ -51,13 +51,18 @@ signals:
 private:
     void finish();
     void finishComparing();
-    [[nodiscard]] bool isAsItWas(const quilt::Block& was) const;
+    /// What was laid out: looked at, to see whether the answer still holds.
+    struct LaidOf {
+        quilt::Quilt quilt;
+        BlockId block;
+    };
+    [[nodiscard]] bool isAsItWas(const LaidOf& was) const;
 
     Session& m_session;
     std::shared_ptr<up::Job> m_control, m_compareControl;
     QFutureWatcher<std::shared_ptr<Result<quilt::Layout>>> m_watcher;
     QFutureWatcher<std::shared_ptr<std::vector<Way>>> m_compareWatcher;
-    quilt::Block m_block, m_compared;
+    LaidOf m_laid, m_compared;
     plan::TraceOptions m_options;
     std::vector<Way> m_ways;
     QTimer m_tick;

@@ -8,28 +8,40 @@ Mending::Mending(Session& session, QObject* parent) : QObject(parent), m_session
 }
 
 void Mending::start(const QString& what, Remedy remedy, Saying then) {
-    const auto of = m_session.blockId();
-    const auto before = m_session.quilt();
+    run({what, std::move(remedy), std::move(then)});
+}
+
+void Mending::run(Order order) {
+    const auto block = m_session.blockId();
+    const auto state = m_session.state();
+    const auto what = order.what;
     m_errand.start(
         what.left(1).toUpper() + what.mid(1),
-        [before, of, remedy = std::move(remedy)](const std::shared_ptr<Job>&) {
-            Mended out{remedy(before), nullptr};
-            const auto* block = out.quilt ? quilt::find(out.quilt->blocks, of) : nullptr;
-            if (block) out.plan = std::make_shared<const plan::BlockPlan>(plan::planBlock(*block));
+        [quilt = m_session.quilt(), block, remedy = order.remedy](const std::shared_ptr<Job>&) {
+            Mended out{remedy(quilt), nullptr};
+            const auto* owner = out.quilt ? quilt::find(std::as_const(*out.quilt).blocks, block) : nullptr;
+            if (owner) out.plan = std::make_shared<const plan::BlockPlan>(plan::planBlock(*owner));
             return out;
         },
-        [this, before, of, what, then = std::move(then)](const Mended& mended) {
-            finish(mended, before, of, what, then);
+        [this, state, block, order = std::move(order)](const Mended& mended) {
+            finish(mended, state, block, order);
         });
 }
 
-void Mending::finish(const Mended& mended, const quilt::Quilt& before, BlockId of, const QString& what,
-                     const Saying& then) {
-    if (!(m_session.quilt() == before))
-        return emit told("The quilt has changed meanwhile, so nothing was done. Ask for it again.");
-    if (mended.plan && of == m_session.blockId()) m_session.derived().foresee(mended.plan);
-    if (!m_session.apply(mended.quilt, what) || !then) return;
-    if (const auto sentence = then(before); !sentence.empty()) emit told(QString::fromStdString(sentence));
+void Mending::finish(const Mended& mended, std::uint64_t state, BlockId block, const Order& order) {
+    constexpr int mostTries = 5; // somebody who edits without a pause
+    if (m_session.state() != state) {
+        if (order.tries >= mostTries)
+            return emit told("The quilt keeps changing, so nothing was done. Ask for it again.");
+        auto again = order;
+        ++again.tries;
+        return run(std::move(again));
+    }
+    if (mended.plan && block == m_session.blockId()) m_session.derived().foresee(mended.plan);
+    const auto before = m_session.quilt();
+    if (!m_session.apply(mended.quilt, order.what) || !order.then) return;
+    if (const auto sentence = order.then(before, m_session.quilt()); !sentence.empty())
+        emit told(QString::fromStdString(sentence));
 }
 
 } // namespace up::app

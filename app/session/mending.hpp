@@ -12,13 +12,13 @@ class Mending : public QObject {
     Q_OBJECT
 public:
     using Remedy = std::function<edit::Edited(const quilt::Quilt&)>;
-    /// What to say once it is done, knowing the quilt as it was; an empty sentence says nothing.
-    using Saying = std::function<std::string(const quilt::Quilt& before)>;
+    /// What to say once it is done; an empty sentence says nothing.
+    using Saying = std::function<std::string(const quilt::Quilt& before, const quilt::Quilt& after)>;
 
     explicit Mending(Session& session, QObject* parent = nullptr);
 
     /// `what`: the step's name for Undo. A new one puts an end to that before. When the quilt has changed by
-    /// the time it is worked out, nothing is done, and that is said.
+    /// the time it is worked out, it is worked out anew, of the quilt as it is then.
     void start(const QString& what, Remedy remedy, Saying then = {});
     [[nodiscard]] bool isBusy() const { return m_errand.isRunning(); }
     [[nodiscard]] Errand& errand() { return m_errand; }
@@ -33,8 +33,14 @@ private:
         edit::Edited quilt;
         std::shared_ptr<const plan::BlockPlan> plan;
     };
-    void finish(const Mended& mended, const quilt::Quilt& before, BlockId of, const QString& what,
-                const Saying& then);
+    struct Order {
+        QString what;
+        Remedy remedy;
+        Saying then;
+        int tries = 0;
+    };
+    void run(Order order);
+    void finish(const Mended& mended, std::uint64_t of, BlockId block, const Order& order);
     Session& m_session;
     Errand m_errand;
 };

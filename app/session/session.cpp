@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/session/session.hpp"
 
+#include "core/plan/work/progress.hpp"
 #include "core/store/quilt_file.hpp"
 #include "words/sentences.hpp"
 
@@ -37,7 +38,7 @@ QString nameOf(View view) {
 }
 
 std::optional<View> viewNamed(const QString& name) {
-    for (const View view : allViews)
+    for (const View view : every<View>())
         if (nameOf(view).compare(name, Qt::CaseInsensitive) == 0) return view;
     return std::nullopt;
 }
@@ -81,7 +82,7 @@ void Session::chooseBlock(BlockId id) {
     if (m_block == id) return;
     m_block = id;
     m_piece = {};
-    m_layStep = 0;
+    m_placementShown = 0;
     m_section.reset();
     settle();
     emit changed(Change::quilt);
@@ -135,15 +136,15 @@ void Session::setSection(const Section& section) {
     emit changed(Change::place);
 }
 
-void Session::setLaying(Laying laying) {
-    if (m_laying == laying) return;
-    m_laying = laying;
+void Session::setLayMode(LayMode mode) {
+    if (m_layMode == mode) return;
+    m_layMode = mode;
     emit changed(Change::place);
 }
 
-void Session::setLayStep(std::size_t step) {
-    if (m_layStep == step) return;
-    m_layStep = step;
+void Session::setPlacementShown(std::size_t step) {
+    if (m_placementShown == step) return;
+    m_placementShown = step;
     emit changed(Change::place);
 }
 
@@ -179,6 +180,13 @@ bool Session::apply(edit::Edited next, const QString& what, const std::string& m
     return true;
 }
 
+bool Session::takeBack(const std::string& mergeKey) {
+    if (!m_history.takeBack(mergeKey)) return false;
+    settle();
+    emit changed(Change::quilt);
+    return true;
+}
+
 void Session::undo() {
     m_history.undo();
     settle();
@@ -191,11 +199,18 @@ void Session::redo() {
     emit changed(Change::quilt);
 }
 
-void Session::load(quilt::Quilt quilt, const QString& path) {
+/// Nothing of where the user was in another quilt stays.
+void Session::load(quilt::Quilt quilt, store::QuiltPlace place, bool dirty) {
     m_history = edit::History(std::move(quilt));
-    m_path = path;
+    if (dirty) m_history.markDirty();
+    m_place = std::move(place);
     m_block = {};
     m_piece = {};
+    m_also.clear();
+    m_section.reset();
+    m_layMode = LayMode::block;
+    m_placementShown = 0;
+    m_turnedOver = m_templates = false;
     m_view = this->quilt().blocks.size() > 1 ? View::landing : View::draw;
     settle();
     emit changed(Change::quilt);
@@ -203,34 +218,54 @@ void Session::load(quilt::Quilt quilt, const QString& path) {
 }
 
 void Session::startNew(quilt::Quilt quilt) {
-    load(std::move(quilt), {});
+    load(std::move(quilt), {}, false);
 }
 
-bool Session::open(const QString& path) {
-    auto quilt = store::loadQuilt(path.toStdString());
+bool Session::open(const QString& file, store::FileLock lock) {
+    const auto path = file.toStdString();
+    const auto bytes = store::readFile(path);
+    auto quilt = bytes.and_then([&](const std::string& text) { return store::readQuilt(text, path); });
     if (!quilt) {
         complain(quilt.error());
         return false;
     }
-    load(std::move(*quilt), path);
+    load(std::move(*quilt), {path, std::move(lock), *bytes}, false);
     return true;
 }
 
-bool Session::saveTo(const QString& path) {
-    if (auto saved = store::saveQuilt(path.toStdString(), quilt()); !saved) {
+bool Session::saveTo(const QString& file, std::optional<store::FileLock> lock) {
+    const auto path = file.toStdString();
+    const auto bytes = store::writeQuilt(quilt());
+    if (auto saved = store::writeFile(path, bytes); !saved) {
         complain(saved.error());
         return false;
     }
-    m_path = path;
+    if (lock)
+        m_place = {path, std::move(*lock), bytes};
+    else
+        m_place.wrote(bytes);
     m_history.markClean();
     emit changed(Change::file);
     return true;
 }
 
-void Session::recover(quilt::Quilt quilt, const QString& path) {
-    load(std::move(quilt), path);
-    m_history.markDirty();
+bool Session::takeOver() {
+    const auto path = m_place.path();
+    const auto bytes = store::readFile(path);
+    auto theirs = bytes.and_then([&](const std::string& text) { return store::readQuilt(text, path); });
+    if (!apply(std::move(theirs), "take the changed file over")) return false;
+    m_place.wrote(*bytes);
+    m_history.markClean();
     emit changed(Change::file);
+    return true;
+}
+
+void Session::recover(quilt::Quilt quilt, const QString& file) {
+    const auto path = file.toStdString();
+    const auto bytes = path.empty() ? Result<std::string>(std::string()) : store::readFile(path);
+    store::QuiltPlace place;
+    if (!path.empty()) place = {path, store::FileLock(path), bytes.value_or("")};
+    load(std::move(quilt), std::move(place), true);
 }
 
 void Session::complain(const Error& error) {
@@ -239,6 +274,7 @@ void Session::complain(const Error& error) {
 
 /// Block and piece that are looked at may be gone; another takes their place.
 void Session::settle() {
+    ++m_state;
     m_pointed = {};
     m_next.reset();
     if (!block()) m_block = quilt().blocks.empty() ? BlockId{} : quilt().blocks.front().id;

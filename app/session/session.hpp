@@ -7,6 +7,7 @@
 #include "core/check/finding.hpp"
 #include "core/edit/edits.hpp"
 #include "core/edit/history.hpp"
+#include "core/store/quilt_place.hpp"
 
 #include <QObject>
 #include <QString>
@@ -15,9 +16,6 @@
 namespace up::app {
 
 enum class View : std::uint8_t { landing, draw, trace, bond, cut, lay, fuse, stitch, finish, stash, logbook };
-inline constexpr std::array allViews{View::landing, View::draw,  View::trace,  View::bond,
-                                     View::cut,     View::lay,   View::fuse,   View::stitch,
-                                     View::finish,  View::stash, View::logbook};
 [[nodiscard]] std::optional<quilt::Tread> treadOf(View view);
 [[nodiscard]] View viewOf(quilt::Tread tread);
 /// "Landing", "Draw", …
@@ -32,7 +30,7 @@ enum class Change : std::uint8_t {
 };
 
 /// What Lay shows: the whole block, laying out step by step, or all pieces side by side to be counted.
-enum class Laying : std::uint8_t { block, steps, count };
+enum class LayMode : std::uint8_t { block, steps, count };
 
 class Session : public QObject {
     Q_OBJECT
@@ -76,11 +74,11 @@ public:
     /// As it was drawn; else level through the middle of the block.
     [[nodiscard]] Section section() const;
     void setSection(const Section& section);
-    [[nodiscard]] Laying laying() const { return m_laying; }
-    void setLaying(Laying laying);
+    [[nodiscard]] LayMode layMode() const { return m_layMode; }
+    void setLayMode(LayMode mode);
     /// Of plan::dryLay, while laying step by step.
-    [[nodiscard]] std::size_t layStep() const { return m_layStep; }
-    void setLayStep(std::size_t step);
+    [[nodiscard]] std::size_t placementShown() const { return m_placementShown; }
+    void setPlacementShown(std::size_t step);
     void turnOver();
     void showTemplates(bool templates);
 
@@ -92,16 +90,28 @@ public:
     /// False, with `trouble`, when the edit failed. `mergeKey` as in edit::History.
     bool apply(edit::Edited next, const QString& what, const std::string& mergeKey = "");
     void closeMerge() { m_history.closeMerge(); }
+    /// As edit::History::takeBack.
+    bool takeBack(const std::string& mergeKey);
+    /// Another number after each change of the quilt, whoever made it.
+    [[nodiscard]] std::uint64_t state() const { return m_state; }
     void undo();
     void redo();
     [[nodiscard]] const edit::History& history() const { return m_history; }
 
     // --- the file
-    [[nodiscard]] const QString& path() const { return m_path; }
+    [[nodiscard]] QString path() const { return QString::fromStdString(m_place.path()); }
+    /// Another window has the file: it can be saved under another name only.
+    [[nodiscard]] bool isReadOnly() const { return m_place.isReadOnly(); }
+    /// What others have done to the file meanwhile.
+    [[nodiscard]] store::OnDisk onDisk() const { return m_place.look(); }
     [[nodiscard]] bool isDirty() const { return !m_history.isClean(); }
     void startNew(quilt::Quilt quilt);
-    bool open(const QString& path);
-    bool saveTo(const QString& path);
+    /// `lock`: of that path; one that is not held opens it to be looked at only.
+    bool open(const QString& path, store::FileLock lock);
+    /// `lock`: of that path, when it is another than before.
+    bool saveTo(const QString& path, std::optional<store::FileLock> lock = {});
+    /// What others wrote into the file, as a step that can be undone.
+    bool takeOver();
     /// A copy found after a crash: shown as not saved.
     void recover(quilt::Quilt quilt, const QString& path);
 
@@ -113,19 +123,20 @@ signals:
     void trouble(const QString& sentence);
 
 private:
-    void load(quilt::Quilt quilt, const QString& path);
+    void load(quilt::Quilt quilt, store::QuiltPlace place, bool dirty);
     void settle();
 
     std::function<std::int64_t()> m_clock;
     edit::History m_history;
     Derived m_derived;
-    QString m_path;
+    store::QuiltPlace m_place;
     View m_view = View::landing;
     BlockId m_block;
+    std::uint64_t m_state = 0;
     PieceId m_piece;
     std::vector<PieceId> m_also; ///< chosen besides that
-    Laying m_laying = Laying::block;
-    std::size_t m_layStep = 0;
+    LayMode m_layMode = LayMode::block;
+    std::size_t m_placementShown = 0;
     Pointed m_pointed;
     std::optional<plan::Now> m_next; ///< asked for several times after each change
     std::optional<Section> m_section;

@@ -41,18 +41,21 @@ Panel patchPanel(const Look& look, const plan::Chunk& chunk) {
     const Colour cloth = colourOf(look.quilt, chunk.fabric);
     sheet::Layer layer{"patch", {sheet::box(panel.box, mixed(cloth, look::panel, 0.25), {})}, {}, panel.box};
     layer.items.push_back(sheet::Shape{sheet::contoursOf(shape::transformed(chunk.roughCut, toPatch)),
-                                       look::webPaper, Pen{look::slate, 0.3, Dash::dashed}, 0, 0.9});
+                                       look::webPaper,
+                                       Pen{look::slate, 0.3, Dash::dashed},
+                                       {},
+                                       0.9});
     sheet::Layer flags{"flags", {}, {}, {}};
     for (const auto& [id, outline] : look.derived.trace().lines) {
         if (std::find(chunk.pieces.begin(), chunk.pieces.end(), id) == chunk.pieces.end()) continue;
         const auto here = transformed(outline, toPatch);
         const bool chosen = id == look.chosen;
-        layer.items.push_back(sheet::Shape{
-            sheet::contoursOf(here), std::nullopt,
-            Pen{chosen ? look::brass : look::pencil, chosen ? 1.2 : 0.4, Dash::solid}, id.value});
+        layer.items.push_back(
+            sheet::Shape{sheet::contoursOf(here), std::nullopt,
+                         Pen{chosen ? look::brass : look::pencil, chosen ? 1.2 : 0.4, Dash::solid}, id});
         const auto spot = shape::deepestPoint(shape::regionOf(here), 1.0);
         flags.items.push_back(
-            sheet::Flag{plan::labelOf(look.block, id), spot.at, true, cloth, spot.depth * 2, id.value});
+            sheet::Flag{quilt::labelOf(look.block, id), spot.at, true, cloth, spot.depth * 2, id});
     }
     panel.layers = {std::move(layer), std::move(flags)};
     return panel;
@@ -67,7 +70,7 @@ ViewParts bondParts(const Look& look) {
     for (const auto& chunk : look.derived.trace().chunks) {
         parts.scene.panels.push_back(patchPanel(look, chunk));
         Row row{numbersOf(look.block, chunk.pieces) + " on " + fabricNameOf(look.quilt, chunk.fabric),
-                "at least " + patchSize(look, chunk), chunk.pieces.front().value};
+                "at least " + patchSize(look, chunk), chunk.pieces.front()};
         row.swatch = colourOf(look.quilt, chunk.fabric);
         row.done = isBonded(look, chunk);
         row.next = !look.next.pieces.empty() && std::find(chunk.pieces.begin(), chunk.pieces.end(),

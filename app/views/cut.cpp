@@ -13,10 +13,10 @@ namespace {
 using sheet::Dash;
 using sheet::Pen;
 
-Panel cutPanel(const Look& look, const quilt::Piece& piece, int number) {
+Panel cutPanel(const Look& look, const quilt::Piece& piece) {
     const auto box = boundsOf(*piece.outline);
     Panel panel;
-    panel.caption = std::to_string(number) + " " + piece.name;
+    panel.caption = quilt::calledOf(look.block, piece);
     panel.below = sizeOf(look.quilt, box) + "\n" + words::state(piece.work.step);
     panel.done = piece.work.step >= quilt::Step::cleanCut;
     panel.chosen =
@@ -30,7 +30,7 @@ Panel cutPanel(const Look& look, const quilt::Piece& piece, int number) {
     const Colour lines = luminance(cloth) > 0.2 ? look::ink : look::panel;
     layer.items.push_back(sheet::Shape{
         sheet::contoursOf(*piece.outline), cloth,
-        Pen{panel.done ? look::ink : lines, 0.35, panel.done ? Dash::solid : Dash::dashed}, piece.id.value});
+        Pen{panel.done ? look::ink : lines, 0.35, panel.done ? Dash::solid : Dash::dashed}, piece.id});
     addMarks(layer, piece, {}, piece.work.marksDrawn ? lines : look::brassBright);
     panel.layers.push_back(std::move(layer));
     return panel;
@@ -44,9 +44,8 @@ ViewParts cutParts(const Look& look) {
     parts.rows.title = "To mark and cut";
     for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
         const auto& piece = look.block.pieces[i];
-        const int number = static_cast<int>(i) + 1;
-        parts.scene.panels.push_back(cutPanel(look, piece, number));
-        Row row{std::to_string(number) + " " + piece.name, words::state(piece.work.step), piece.id.value};
+        parts.scene.panels.push_back(cutPanel(look, piece));
+        Row row{quilt::calledOf(look.block, piece), words::state(piece.work.step), piece.id};
         if (piece.hasMarks() && piece.work.step < quilt::Step::laid)
             row.detail += piece.work.marksDrawn ? ", marks drawn" : ", marks to draw";
         row.swatch = colourOf(look.quilt, piece.fabric);

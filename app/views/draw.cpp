@@ -17,13 +17,13 @@ using sheet::Pen;
 Panel asTraced(const Look& look) {
     Panel panel;
     panel.side = Side::paper;
-    panel.box = plan::cutBox(look.block);
+    panel.box = quilt::cutBox(look.block);
     panel.layers.push_back({"paper", {sheet::box(panel.box, look::webPaper, {})}, {}, {}});
     sheet::Layer lines{
-        "lines", {}, shape::Transform::mirrorAcross(look.block.width.mm() / 2), plan::cutBox(look.block)};
+        "lines", {}, shape::Transform::mirrorAcross(look.block.width.mm() / 2), quilt::cutBox(look.block)};
     for (const auto& piece : look.block.pieces) {
         lines.items.push_back(sheet::Shape{sheet::contoursOf(quilt::placed(piece)), std::nullopt,
-                                           Pen{look::pencil, 0.4, Dash::solid}, piece.id.value});
+                                           Pen{look::pencil, 0.4, Dash::solid}, piece.id});
         addMarks(lines, piece, quilt::placing(piece), look::slate);
         addDotted(lines, piece, quilt::placing(piece), look::webPaper);
     }
@@ -38,26 +38,26 @@ Panel asTraced(const Look& look) {
 }
 
 /// One template twice in a panel: from the front on the left, reversed on web paper on the right.
-Panel pairPanel(const Look& look, const quilt::Piece& piece, int number) {
+Panel pairPanel(const Look& look, const quilt::Piece& piece) {
     const auto own = boundsOf(*piece.outline);
     const auto half = own.grownBy(std::max(own.width(), own.height()) * 0.08 + 0.5);
     const double across = half.width();
     Panel panel;
     panel.side = Side::plain;
-    panel.caption = std::to_string(number) + " " + piece.name;
+    panel.caption = quilt::calledOf(look.block, piece);
     panel.below = sizeOf(look.quilt, own);
     panel.chosen = piece.id == look.chosen;
     panel.box = {half.left, half.top, half.right + across, half.bottom};
     const Colour colour = colourOf(look.quilt, piece.fabric);
     sheet::Layer front{"front", {sheet::box(half, look::panel, {})}, {}, {}};
     front.items.push_back(sheet::Shape{sheet::contoursOf(*piece.outline), colour,
-                                       Pen{mixed(colour, look::ink, 0.5), 0.2, Dash::solid}, piece.id.value});
+                                       Pen{mixed(colour, look::ink, 0.5), 0.2, Dash::solid}, piece.id});
     addMarks(front, piece, {}, mixed(colour, luminance(colour) > 0.2 ? look::ink : look::panel, 0.7));
     sheet::Layer paper{
         "paper", {sheet::box(half, look::webPaper, Pen{look::slate, 0.2, Dash::dashed})}, {}, {}};
     paper.place = shape::Transform::moveBy(across, 0) * shape::Transform::mirrorAcross(half.centre().x);
     paper.items.push_back(sheet::Shape{sheet::contoursOf(*piece.outline), std::nullopt,
-                                       Pen{look::pencil, 0.3, Dash::solid}, piece.id.value});
+                                       Pen{look::pencil, 0.3, Dash::solid}, piece.id});
     addMarks(paper, piece, {}, look::slate);
     addDotted(paper, piece, {}, look::webPaper);
     panel.layers = {std::move(front), std::move(paper)};
@@ -92,7 +92,7 @@ sheet::Layer thinLayer(const Look& look, const plan::Judgement& judged) {
 /// The axes of pieces that need no reversing, drawn through them.
 sheet::Layer axisLayer(const Look& look, const plan::Judgement& judged) {
     sheet::Layer layer{
-        "axes", {}, shape::Transform::mirrorAcross(look.block.width.mm() / 2), plan::cutBox(look.block)};
+        "axes", {}, shape::Transform::mirrorAcross(look.block.width.mm() / 2), quilt::cutBox(look.block)};
     const auto& regions = look.derived.block().regions;
     for (std::size_t i = 0; i < judged.pieces.size(); ++i) {
         const auto& axis = judged.pieces[i].axis;
@@ -124,7 +124,7 @@ Rows needRows(const Look& look, const plan::Judgement* judged) {
     Rows rows{"What each piece needs", {}};
     for (std::size_t i = look.block.pieces.size(); i-- > 0;) {
         const auto& piece = look.block.pieces[i];
-        Row row{plan::calledOf(look.block, piece), "", piece.id.value};
+        Row row{quilt::calledOf(look.block, piece), "", piece.id};
         if (judged) {
             const auto alike = words::alikeWords(look.block, *judged, i);
             row.detail = words::reversalWords(judged->pieces[i]) + " · " +
@@ -146,9 +146,8 @@ ViewParts drawParts(const Look& look) {
         parts.scene.sameScale = false;
         parts.scene.leastHeight = 132;
         parts.scene.columns = 3;
-        int number = 0;
         for (const auto& piece : look.block.pieces)
-            parts.scene.panels.push_back(pairPanel(look, piece, ++number));
+            parts.scene.panels.push_back(pairPanel(look, piece));
     } else {
         auto seen = blockPanel(look, quilt::Step::toTrace, false);
         parts.scene.panels = {std::move(seen), asTraced(look)};

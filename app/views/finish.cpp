@@ -3,6 +3,7 @@
 #include "app/views/pieces.hpp"
 
 #include "app/look/look.hpp"
+#include "core/plan/work/progress.hpp"
 
 namespace up::app {
 
@@ -10,7 +11,7 @@ ViewParts finishParts(const Look& look) {
     ViewParts parts;
     auto panel = blockPanel(look, quilt::Step::stitched, false);
     panel.layers.pop_back(); // no numbers any more
-    const auto cut = plan::cutBox(look.block);
+    const auto cut = quilt::cutBox(look.block);
     panel.box = cut.grownBy(12);
     sheet::Layer layer{"trim", {}, {}, {}};
     layer.items.push_back(
@@ -29,12 +30,15 @@ ViewParts finishParts(const Look& look) {
     parts.scene.panels.push_back(std::move(panel));
     parts.rows.title = "Sizes";
     parts.rows.rows = {
-        {"Trim to " + measure::saySize(width, height, look.quilt.units), "dashed brass line: the raw edge",
-         0},
+        {"Trim to " + measure::saySize(width, height, look.quilt.units),
+         "dashed brass line: the raw edge",
+         {}},
         {"Finished " + measure::saySize(look.block.width, look.block.height, look.quilt.units),
-         "inside a ¼ in seam allowance all round", 0},
+         "inside a ¼ in seam allowance all round",
+         {}},
         {std::to_string(look.block.pieces.size()) + " pieces",
-         std::to_string(plan::countOf(look.block, quilt::Tread::stitch).done) + " of them stitched", 0}};
+         std::to_string(plan::countOf(look.block, quilt::Tread::stitch).done) + " of them stitched",
+         {}}};
     parts.rows.rows.front().done = look.block.trimmed;
     return parts;
 }

@@ -12,11 +12,11 @@ namespace up::app {
 ViewParts fuseParts(const Look& look) {
     ViewParts parts;
     auto panel = blockPanel(look, quilt::Step::laid, false);
-    sheet::Layer ready{"ready", {}, {}, plan::cutBox(look.block)};
+    sheet::Layer ready{"ready", {}, {}, quilt::cutBox(look.block)};
     parts.rows.title = "To fuse and test";
     for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
         const auto& piece = look.block.pieces[i];
-        Row row{plan::calledOf(look.block, piece), words::state(piece.work.step), piece.id.value};
+        Row row{quilt::calledOf(look.block, piece), words::state(piece.work.step), piece.id};
         row.swatch = colourOf(look.quilt, piece.fabric);
         row.done = piece.work.step >= quilt::Step::tested;
         row.next =

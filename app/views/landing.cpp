@@ -2,6 +2,7 @@
 // The whole quilt on the wall, each block with its stair.
 #include "app/views/pieces.hpp"
 
+#include "core/plan/work/progress.hpp"
 #include "words/sentences.hpp"
 
 #include <algorithm>
@@ -13,20 +14,20 @@ Panel wallPanel(const quilt::Quilt& quilt, const quilt::Block& block, bool chose
     Panel panel;
     panel.caption = block.name;
     panel.side = Side::plain;
-    panel.box = plan::finishedBox(block);
-    panel.tag = block.id.value;
+    panel.box = quilt::finishedBox(block);
+    panel.tag = block.id;
     panel.done = block.trimmed;
     panel.chosen = chosen;
     panel.hasStair = true;
     panel.layers.push_back(backgroundLayer(quilt, block, plan::planGround(block), false));
-    sheet::Layer pieces{"pieces", {}, {}, plan::finishedBox(block)};
+    sheet::Layer pieces{"pieces", {}, {}, quilt::finishedBox(block)};
     for (const auto& piece : block.pieces) {
         pieces.items.push_back(pieceShape(quilt, piece, 1.0));
         addMarks(pieces, piece, quilt::placing(piece), {0x30, 0x30, 0x30});
     }
-    panel.layers.front().clip = plan::finishedBox(block);
+    panel.layers.front().clip = quilt::finishedBox(block);
     panel.layers.push_back(std::move(pieces));
-    for (const auto tread : quilt::allTreads) {
+    for (const auto tread : every<quilt::Tread>()) {
         const auto count = plan::countOf(block, tread);
         panel.stair[static_cast<std::size_t>(tread)] =
             count.of ? static_cast<double>(count.done) / count.of : 0;
@@ -65,7 +66,7 @@ ViewParts landingParts(const quilt::Quilt& quilt, BlockId chosen) {
         Row row{block->name,
                 words::treadName(tread) + ", " + std::to_string(left) +
                     (left == 1 ? " piece left" : " pieces left"),
-                block->id.value};
+                block->id};
         if (block->trimmed)
             row.detail = "finished";
         else if (tread == quilt::Tread::finish)

@@ -2,7 +2,7 @@
 // The block from the front on its own background: where each piece goes, what it is tucked under, what would
 // peek out.
 #include "app/look/look.hpp"
-#include "app/views/laying.hpp"
+#include "app/views/lay_parts.hpp"
 #include "app/views/pieces.hpp"
 
 #include <cmath>
@@ -16,13 +16,13 @@ using sheet::Pen;
 
 /// Edges that peek out or nearly do, and borders under which too little reaches.
 sheet::Layer doubtLayer(const Look& look, const plan::Doubts& doubts) {
-    sheet::Layer layer{"doubts", {}, {}, plan::cutBox(look.block)};
+    sheet::Layer layer{"doubts", {}, {}, quilt::cutBox(look.block)};
     const auto fused = [&](std::size_t i) { return look.block.pieces[i].work.step >= quilt::Step::fused; };
     for (const auto& ofOne : doubts.peeks)
         for (const auto& peek : ofOne)
             if (!fused(peek.lower) || !fused(peek.upper))
-                layer.items.push_back(sheet::Shape{sheet::contoursOf(peek.where), look::rust,
-                                                   Pen{look::rust, 0.5, Dash::solid}, 0, 0.8});
+                layer.items.push_back(sheet::Shape{
+                    sheet::contoursOf(peek.where), look::rust, Pen{look::rust, 0.5, Dash::solid}, {}, 0.8});
     for (const auto& ofOne : doubts.shorts)
         for (const auto& border : ofOne) {
             if (fused(border.lower) && fused(border.upper)) continue;
@@ -40,7 +40,7 @@ std::optional<std::size_t> told(const Look& look) {
     const auto id = look.chosen                ? look.chosen
                     : look.next.pieces.empty() ? PieceId{}
                                                : look.next.pieces.front();
-    const int number = plan::numberOf(look.block, id);
+    const int number = quilt::numberOf(look.block, id);
     return number > 0 ? std::optional(static_cast<std::size_t>(number) - 1) : std::nullopt;
 }
 
@@ -51,7 +51,8 @@ sheet::Layer sectionLayer(const Look& look) {
     const auto [a, b] = look.section;
     layer.items.push_back(sheet::line(a, b, Pen{look::panel, 1.2, Dash::solid}));
     layer.items.push_back(sheet::line(a, b, Pen{look::ink, 0.7, Dash::dashed}));
-    for (const auto& [at, text, tag] : {std::tuple{a, "A", sectionEndA}, std::tuple{b, "B", sectionEndB}}) {
+    for (const auto& [at, text, tag] :
+         {std::tuple{a, "A", sheet::Handle::sectionFrom}, std::tuple{b, "B", sheet::Handle::sectionTo}}) {
         shape::Ring disc;
         for (int i = 0; i < 36; ++i)
             disc.push_back(at + Point{std::cos(i * 0.17453), std::sin(i * 0.17453)} * radius);
@@ -69,22 +70,22 @@ ViewParts layBlockParts(const Look& look) {
     ViewParts parts;
     auto panel = blockPanel(look, quilt::Step::laid, true);
     putOnGround(panel, look);
-    const auto lying = look.derived.lying();
-    if (lying) // under what is chosen, and the numbers
-        panel.layers.insert(panel.layers.end() - 2, doubtLayer(look, lying->doubts));
+    const auto placements = look.derived.placements();
+    if (placements) // under what is chosen, and the numbers
+        panel.layers.insert(panel.layers.end() - 2, doubtLayer(look, placements->doubts));
     if (const auto piece = told(look)) addMeasures(panel, look, *piece);
     panel.layers.push_back(sectionLayer(look));
     parts.scene.panels.push_back(std::move(panel));
     parts.scene.draggable = parts.scene.framing = true;
-    parts.rows = layRows(look, lying.get());
+    parts.rows = layRows(look, placements.get());
     return parts;
 }
 
 ViewParts layParts(const Look& look) {
-    switch (look.laying) {
-    case Laying::block: return layBlockParts(look);
-    case Laying::steps: return layStepParts(look);
-    case Laying::count: return layCountParts(look);
+    switch (look.mode) {
+    case LayMode::block: return layBlockParts(look);
+    case LayMode::steps: return layStepParts(look);
+    case LayMode::count: return layCountParts(look);
     }
     return {};
 }

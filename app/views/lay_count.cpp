@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // All there? The pieces side by side as on a table, alike ones in one heap, to be ticked off.
 #include "app/look/look.hpp"
-#include "app/views/laying.hpp"
+#include "app/views/lay_parts.hpp"
 #include "app/views/pieces.hpp"
-#include "core/plan/roll_call.hpp"
+#include "core/plan/lay/roll_call.hpp"
 #include "words/lay_words.hpp"
 
 #include <algorithm>
@@ -180,7 +180,7 @@ ViewParts layCountParts(const Look& look) {
     for (std::size_t i = 0; i < call.heaps.size(); ++i) {
         const auto& heap = call.heaps[i];
         Row row{words::heapWords(look.block, heap), words::countWords(call, i),
-                look.block.pieces[heap.pieces.front()].id.value};
+                look.block.pieces[heap.pieces.front()].id};
         row.done = heap.here == static_cast<int>(heap.pieces.size());
         row.swatch = colourOf(look.quilt, heap.fabric);
         parts.rows.rows.push_back(std::move(row));

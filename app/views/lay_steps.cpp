@@ -2,7 +2,7 @@
 // Laying out step by step: what lies there already, the guide that lies there for a moment, and the piece
 // that comes now.
 #include "app/look/look.hpp"
-#include "app/views/laying.hpp"
+#include "app/views/lay_parts.hpp"
 #include "app/views/pieces.hpp"
 #include "words/lay_words.hpp"
 
@@ -16,7 +16,7 @@ using sheet::Pen;
 
 enum class There : std::uint8_t { notYet, guide, now, laid };
 
-There thereOf(const Look& look, const std::vector<plan::LayStep>& dry, const plan::LaidSoFar& so,
+There thereOf(const Look& look, const std::vector<plan::PlacementStep>& dry, const plan::LaidSoFar& so,
               std::size_t step, std::size_t piece) {
     if (piece == dry[step].piece) return There::now;
     if (so.laid[piece] || look.block.pieces[piece].work.step >= quilt::Step::laid) return There::laid;
@@ -24,8 +24,8 @@ There thereOf(const Look& look, const std::vector<plan::LayStep>& dry, const pla
 }
 
 /// Pieces as they lie before that step, and the one that comes now in brass.
-sheet::Layer piecesLayer(const Look& look, const std::vector<plan::LayStep>& dry, std::size_t step) {
-    sheet::Layer layer{"pieces", {}, {}, plan::cutBox(look.block)};
+sheet::Layer piecesLayer(const Look& look, const std::vector<plan::PlacementStep>& dry, std::size_t step) {
+    sheet::Layer layer{"pieces", {}, {}, quilt::cutBox(look.block)};
     const auto so = plan::before(dry, step, look.block.pieces.size());
     for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
         const auto& piece = look.block.pieces[i];
@@ -55,11 +55,11 @@ sheet::Layer nowLayer(const Look& look, std::size_t piece, bool forAMoment) {
 }
 
 /// Numbers only of what the step speaks of: the piece, its guide, and what it is tucked under.
-void keepFlags(Panel& panel, const Look& look, const plan::LayStep& step) {
+void keepFlags(Panel& panel, const Look& look, const plan::PlacementStep& step) {
     std::erase_if(panel.layers.back().items, [&](const sheet::Item& item) {
         const auto* flag = std::get_if<sheet::Flag>(&item);
         if (!flag) return false;
-        const auto is = [&](std::size_t i) { return look.block.pieces[i].id.value == flag->tag; };
+        const auto is = [&](std::size_t i) { return sheet::Tag(look.block.pieces[i].id) == flag->tag; };
         const bool tucked = std::any_of(step.tucks.begin(), step.tucks.end(),
                                         [&](const plan::TuckUnder& tuck) { return is(tuck.upper); });
         return !is(step.piece) && !(step.guide && is(*step.guide)) && !tucked;
@@ -71,19 +71,20 @@ void keepFlags(Panel& panel, const Look& look, const plan::LayStep& step) {
 ViewParts layStepParts(const Look& look) {
     ViewParts parts;
     auto panel = blockPanel(look, quilt::Step::laid, true);
-    const auto lying = look.derived.lying();
-    const auto dry = lying ? plan::dryLay(lying->steps) : std::vector<plan::LayStep>{};
+    const auto placements = look.derived.placements();
+    const auto dry = placements ? plan::dryLay(placements->steps) : std::vector<plan::PlacementStep>{};
     if (!dry.empty()) {
-        const auto step = std::min(look.layStep, dry.size() - 1);
+        const auto step = std::min(look.placementShown, dry.size() - 1);
         for (auto& layer : panel.layers)
             if (layer.name == "pieces") layer = piecesLayer(look, dry, step);
         keepFlags(panel, look, dry[step]);
         putOnGround(panel, look);
         panel.layers.insert(panel.layers.end() - 1, nowLayer(look, dry[step].piece, dry[step].forAMoment));
         addMeasures(panel, look, dry[step].piece);
-        parts.rows = layRows(look, lying.get());
+        parts.rows = layRows(look, placements.get());
         for (std::size_t i = 0; i < parts.rows.rows.size(); ++i)
-            parts.rows.rows[i].next = parts.rows.rows[i].tag == look.block.pieces[dry[step].piece].id.value;
+            parts.rows.rows[i].next =
+                parts.rows.rows[i].tag == sheet::Tag(look.block.pieces[dry[step].piece].id);
     } else {
         putOnGround(panel, look);
         parts.rows = layRows(look, nullptr);

@@ -56,7 +56,7 @@ sheet::Layer backgroundLayer(const quilt::Quilt& quilt, const quilt::Block& bloc
                              const plan::GroundPlan& ground, bool creases) {
     const Colour cloth = colourOf(quilt, block.background);
     const Colour faint = mixed(cloth, luminance(cloth) > 0.25 ? look::ink : look::panel, 0.35);
-    sheet::Layer layer{"background", {}, {}, plan::cutBox(block)};
+    sheet::Layer layer{"background", {}, {}, quilt::cutBox(block)};
     for (const auto& patch : ground.patches)
         layer.items.push_back(sheet::box(patch.box, colourOf(quilt, patch.fabric), {}));
     for (const auto& [a, b] : ground.seams)
@@ -71,12 +71,12 @@ namespace {
 /// The finished edge over everything, so that what lies in the seam allowance is seen to.
 sheet::Layer seamLayer(const quilt::Block& block) {
     sheet::Layer layer{"seam", {}, {}, {}};
-    sheet::Shape band{sheet::contoursOf(shape::rectangle(plan::cutBox(block))), look::panel, {}, 0, 0.35};
-    for (auto& contour : sheet::contoursOf(shape::rectangle(plan::finishedBox(block))))
+    sheet::Shape band{sheet::contoursOf(shape::rectangle(quilt::cutBox(block))), look::panel, {}, {}, 0.35};
+    for (auto& contour : sheet::contoursOf(shape::rectangle(quilt::finishedBox(block))))
         band.contours.push_back(contour);
     layer.items.push_back(band);
     layer.items.push_back(
-        sheet::box(plan::finishedBox(block), std::nullopt, Pen{look::ink, 0.35, Dash::dashed}));
+        sheet::box(quilt::finishedBox(block), std::nullopt, Pen{look::ink, 0.35, Dash::dashed}));
     return layer;
 }
 } // namespace
@@ -84,7 +84,7 @@ sheet::Layer seamLayer(const quilt::Block& block) {
 sheet::Shape pieceShape(const quilt::Quilt& quilt, const quilt::Piece& piece, double opacity) {
     const Colour cloth = colourOf(quilt, piece.fabric);
     const Pen edge{mixed(cloth, look::ink, luminance(cloth) > 0.1 ? 0.45 : 0.0), 0.25, Dash::solid};
-    return {sheet::contoursOf(quilt::placed(piece)), cloth, edge, piece.id.value, opacity};
+    return {sheet::contoursOf(quilt::placed(piece)), cloth, edge, piece.id, opacity};
 }
 
 void addMarks(sheet::Layer& layer, const quilt::Piece& piece, const shape::Transform& by, Colour colour) {
@@ -107,8 +107,8 @@ void addDotted(sheet::Layer& layer, const quilt::Piece& piece, const shape::Tran
 void addPointed(sheet::Layer& layer, const Look& look) {
     const auto& pointed = look.pointed;
     if (!pointed.where.isEmpty())
-        layer.items.push_back(sheet::Shape{sheet::contoursOf(pointed.where), look::rust,
-                                           Pen{look::rust, 0.9, Dash::solid}, 0, 0.7});
+        layer.items.push_back(sheet::Shape{
+            sheet::contoursOf(pointed.where), look::rust, Pen{look::rust, 0.9, Dash::solid}, {}, 0.7});
     if (!pointed.spot) return;
     constexpr double radius = 7; // mm
     shape::Ring ring;
@@ -136,9 +136,8 @@ sheet::Layer flagLayer(const Look& look) {
         const auto& piece = look.block.pieces[i];
         if (piece.liningOf) continue; // it lies hidden where its piece has its own
         const auto& spot = look.derived.spots()[i];
-        layer.items.push_back(sheet::Flag{plan::labelOf(look.block, piece.id), spot.at, false,
-                                          colourOf(look.quilt, piece.fabric), spot.depth * 2,
-                                          piece.id.value});
+        layer.items.push_back(sheet::Flag{quilt::labelOf(look.block, piece.id), spot.at, false,
+                                          colourOf(look.quilt, piece.fabric), spot.depth * 2, piece.id});
     }
     return layer;
 }
@@ -146,9 +145,9 @@ sheet::Layer flagLayer(const Look& look) {
 Panel blockPanel(const Look& look, quilt::Step step, bool creases) {
     Panel panel;
     panel.side = Side::front;
-    panel.box = plan::cutBox(look.block);
+    panel.box = quilt::cutBox(look.block);
     panel.layers.push_back(backgroundLayer(look.quilt, look.block, look.derived.ground(), creases));
-    sheet::Layer pieces{"pieces", {}, {}, plan::cutBox(look.block)};
+    sheet::Layer pieces{"pieces", {}, {}, quilt::cutBox(look.block)};
     for (const auto& piece : look.block.pieces) {
         const bool done = piece.work.step >= step;
         auto shape = pieceShape(look.quilt, piece, done ? 1.0 : 0.4);
@@ -160,7 +159,7 @@ Panel blockPanel(const Look& look, quilt::Step step, bool creases) {
     }
     panel.layers.push_back(std::move(pieces));
     panel.layers.push_back(seamLayer(look.block));
-    sheet::Layer over{"chosen", {}, {}, plan::cutBox(look.block)};
+    sheet::Layer over{"chosen", {}, {}, quilt::cutBox(look.block)};
     addChosen(over, look);
     addPointed(over, look);
     panel.layers.push_back(std::move(over));

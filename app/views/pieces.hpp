@@ -3,7 +3,7 @@
 #pragma once
 
 #include "app/views/view.hpp"
-#include "core/plan/doubts.hpp"
+#include "core/plan/block/doubts.hpp"
 
 namespace up::app {
 

@@ -48,7 +48,7 @@ std::vector<Panel> offCutPanels(const quilt::Quilt& quilt) {
         const shape::Region area{offCut.outline};
         Panel panel;
         panel.side = Side::plain;
-        panel.tag = offCut.id.value;
+        panel.tag = offCut.id;
         panel.caption = "Off-cut " + std::to_string(++number);
         panel.box = area.bounds();
         panel.below = sizeOf(quilt, panel.box) + (offCut.from.empty() ? "" : "\nfrom " + offCut.from);
@@ -76,8 +76,10 @@ ViewParts stashParts(const quilt::Quilt& quilt) {
     }
     parts.rows.title = "Web";
     for (const auto& web : quilt.webs) {
-        const auto size = measure::saySize(web.width, web.length, quilt.units);
-        Row row{web.name, (web.sheets > 0 ? std::to_string(web.sheets) + " sheets " : "roll ") + size, 0};
+        const auto size = measure::saySize(web.width, web.length(), quilt.units);
+        Row row{web.name,
+                (web.packet() ? std::to_string(web.packet()->sheets) + " sheets " : "roll ") + size,
+                {}};
         row.detail += "\nfirst " + pressingWords(web.first) + "; final " + pressingWords(web.final);
         row.swatch = look::webPaper;
         parts.rows.rows.push_back(std::move(row));
@@ -85,7 +87,8 @@ ViewParts stashParts(const quilt::Quilt& quilt) {
     if (!quilt.offCuts.empty())
         parts.rows.rows.push_back(
             {std::to_string(quilt.offCuts.size()) + (quilt.offCuts.size() == 1 ? " off-cut" : " off-cuts"),
-             "They are laid out on first. Click one that is not there any more.", 0});
+             "They are laid out on first. Click one that is not there any more.",
+             {}});
     return parts;
 }
 

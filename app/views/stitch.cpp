@@ -18,9 +18,9 @@ void addEdge(sheet::Layer& layer, const Look& look, const plan::StitchRun& run, 
     const double width = next ? 1.6 : 1.0;
     layer.items.push_back(sheet::Shape{contours, std::nullopt,
                                        Pen{next ? look::brassBright : look::panel, width + 0.8, Dash::solid},
-                                       run.piece.value});
-    layer.items.push_back(sheet::Shape{
-        contours, std::nullopt, Pen{thread, width, run.done ? Dash::solid : Dash::dashed}, run.piece.value});
+                                       run.piece});
+    layer.items.push_back(sheet::Shape{contours, std::nullopt,
+                                       Pen{thread, width, run.done ? Dash::solid : Dash::dashed}, run.piece});
 }
 
 std::string threadName(const quilt::Quilt& quilt, ThreadId id) {
@@ -35,7 +35,7 @@ ViewParts stitchParts(const Look& look) {
     auto panel = blockPanel(look, quilt::Step::toTrace, false);
     for (auto& item : panel.layers[1].items)
         if (auto* shape = std::get_if<sheet::Shape>(&item)) shape->opacity = 0.35, shape->pen.reset();
-    sheet::Layer edges{"edges", {}, {}, plan::cutBox(look.block)};
+    sheet::Layer edges{"edges", {}, {}, quilt::cutBox(look.block)};
     const auto& plan = look.derived.stitch();
     measure::Length left;
     ThreadId on;
@@ -44,9 +44,8 @@ ViewParts stitchParts(const Look& look) {
                           look.next.pieces.front() == run.piece;
         addEdge(edges, look, run, next);
         if (!run.done) left = left + run.length;
-        Row row{plan::calledOf(look.block, *find(look.block.pieces, run.piece)),
-                threadName(look.quilt, run.thread) + ", " + near(look.quilt, run.length.mm()),
-                run.piece.value};
+        Row row{quilt::calledOf(look.block, *find(look.block.pieces, run.piece)),
+                threadName(look.quilt, run.thread) + ", " + near(look.quilt, run.length.mm()), run.piece};
         if (!run.done && run.thread != on) row.detail = "Thread: " + row.detail;
         if (!run.done) on = run.thread;
         row.swatch = threadColour(look.quilt, run.thread);

@@ -18,7 +18,7 @@ Rows byFabric(const Look& look) {
             if (piece.fabric == fabric.id) pieces.push_back(piece.id);
         if (pieces.empty()) continue;
         Row row{fabric.name, (pieces.size() == 1 ? "piece " : "pieces ") + numbersOf(look.block, pieces),
-                pieces.front().value};
+                pieces.front()};
         row.swatch = fabric.colour;
         rows.rows.push_back(std::move(row));
     }
@@ -27,7 +27,7 @@ Rows byFabric(const Look& look) {
 
 Row chunkRow(const Look& look, const plan::Chunk& chunk) {
     Row row{fabricNameOf(look.quilt, chunk.fabric), words::chunkWords(look.quilt, look.block, chunk),
-            chunk.pieces.front().value};
+            chunk.pieces.front()};
     row.swatch = colourOf(look.quilt, chunk.fabric);
     row.done = std::all_of(chunk.pieces.begin(), chunk.pieces.end(), [&](PieceId id) {
         return find(look.block.pieces, id)->work.step != quilt::Step::toTrace;
@@ -37,12 +37,13 @@ Row chunkRow(const Look& look, const plan::Chunk& chunk) {
 }
 
 void addUnplaced(const Look& look, Rows& rows) {
-    for (const auto& unplaced : look.block.layout.front().unplaced) {
+    for (const auto& unplaced : look.block.layout->unplaced) {
         const auto* piece = find(look.block.pieces, unplaced.piece);
         if (!piece) continue;
-        rows.rows.push_back({"Not placed: " + plan::calledOf(look.block, *piece),
-                             unplaced.reason == "largerThanSheet" ? "larger than the web" : "no web left",
-                             piece->id.value});
+        rows.rows.push_back(
+            {"Not placed: " + quilt::calledOf(look.block, *piece),
+             unplaced.reason == quilt::WhyNot::largerThanSheet ? "larger than the web" : "no web left",
+             piece->id});
     }
 }
 
@@ -52,14 +53,14 @@ ViewParts traceParts(const Look& look) {
     ViewParts parts;
     const auto& trace = look.derived.trace();
     const auto* web = find(look.quilt.webs, look.block.web);
-    if (look.block.layout.empty() || !web) {
+    if (!look.block.layout || !web) {
         parts.scene.empty = "Nothing is laid out yet.\n“Lay out” reverses every piece, groups them by fabric "
                             "and fits them on " +
                             (web ? web->name : std::string("the web")) + ".";
         parts.rows = byFabric(look);
         return parts;
     }
-    const auto& layout = look.block.layout.front();
+    const auto& layout = *look.block.layout;
     const TraceDrawing drawing{look.quilt, look.block, layout, trace, look.derived.tooClose(), look.chosen};
     parts.scene.flowing = true;
     for (const auto& sheet : trace.sheets)
@@ -70,7 +71,7 @@ ViewParts traceParts(const Look& look) {
     parts.scene.draggable = std::any_of(look.block.pieces.begin(), look.block.pieces.end(),
                                         [](const auto& p) { return p.work.step == quilt::Step::toTrace; });
     parts.rows.title = words::costWords(look.quilt, plan::costOf(trace, layout));
-    parts.rows.rows.push_back({words::sideWords(*web), words::papersWords(*web), 0});
+    parts.rows.rows.push_back({words::sideWords(*web), words::papersWords(*web), {}});
     for (const auto& chunk : trace.chunks)
         parts.rows.rows.push_back(chunkRow(look, chunk));
     addUnplaced(look, parts.rows);

@@ -33,7 +33,7 @@ private:
     void piece(const quilt::Traced& traced, const Piece& piece, const shape::Outline& outline);
     void grain(const quilt::Traced& traced, const Piece& piece, Point at);
     void endOfRoll();
-    [[nodiscard]] std::vector<std::pair<const quilt::Traced*, const shape::Outline*>> lying() const;
+    [[nodiscard]] std::vector<std::pair<const quilt::Traced*, const shape::Outline*>> placements() const;
     /// The number stands on what stays of the web.
     [[nodiscard]] shape::Region withoutWindow(PieceId piece, shape::Region region) const {
         for (const auto& chunk : m.plan.chunks)
@@ -93,7 +93,7 @@ void Drawn::chunk(const Chunk& chunk) {
         cut = shape::subtract(cut, window);
     m_paper.items.push_back(sheet::Shape{sheet::contoursOf(cut), look::webPaper, std::nullopt});
     m_paper.items.push_back(
-        sheet::Shape{sheet::contoursOf(cut), cloth, Pen{look::slate, 0.3, Dash::dashed}, 0, 0.22});
+        sheet::Shape{sheet::contoursOf(cut), cloth, Pen{look::slate, 0.3, Dash::dashed}, {}, 0.22});
 }
 
 /// An arrow the way the stripes run.
@@ -120,14 +120,14 @@ void Drawn::piece(const quilt::Traced& traced, const Piece& piece, const shape::
     ++m_pieces, m_traced += done ? 1 : 0;
     const Colour colour = wrong ? look::rust : chosen ? look::brass : done ? look::moss : look::pencil;
     const Pen pen{colour, wrong || chosen ? 1.2 : done ? 0.9 : 0.5, wrong ? Dash::dotted : Dash::solid};
-    m_lines.items.push_back(sheet::Shape{sheet::contoursOf(outline), std::nullopt, pen, piece.id.value});
+    m_lines.items.push_back(sheet::Shape{sheet::contoursOf(outline), std::nullopt, pen, piece.id});
     if (m.small) return;
     addMarks(m_lines, piece, quilt::onSheet(traced) * shape::Transform::mirrorAcross(0), look::slate);
     addDotted(m_lines, piece, quilt::onSheet(traced) * shape::Transform::mirrorAcross(0), look::webPaper);
     const auto spot = shape::deepestPoint(withoutWindow(piece.id, shape::regionOf(outline)), 1.0);
     grain(traced, piece, spot.at);
-    m_flags.items.push_back(sheet::Flag{plan::labelOf(m.block, piece.id), spot.at, true,
-                                        colourOf(m.quilt, piece.fabric), spot.depth * 2, piece.id.value});
+    m_flags.items.push_back(sheet::Flag{quilt::labelOf(m.block, piece.id), spot.at, true,
+                                        colourOf(m.quilt, piece.fabric), spot.depth * 2, piece.id});
     if (traced.pinned && !done) {
         const Point pin = spot.at + Point{0, -std::min(spot.depth, 7.0)};
         m_lines.items.push_back(
@@ -164,7 +164,7 @@ std::string Drawn::below() const {
 }
 
 /// The largest first: what lies in a window is on top, to be seen and clicked.
-std::vector<std::pair<const quilt::Traced*, const shape::Outline*>> Drawn::lying() const {
+std::vector<std::pair<const quilt::Traced*, const shape::Outline*>> Drawn::placements() const {
     std::vector<std::pair<const quilt::Traced*, const shape::Outline*>> out;
     for (const auto& [id, outline] : m.plan.lines)
         for (const auto& traced : m.layout.traced)
@@ -184,7 +184,7 @@ Panel Drawn::panel() {
     offCuts();
     for (const auto& each : m.plan.chunks)
         if (each.sheet == m_sheet.number) chunk(each);
-    for (const auto& [traced, outline] : lying())
+    for (const auto& [traced, outline] : placements())
         piece(*traced, *find(m.block.pieces, traced->piece), *outline);
     endOfRoll();
     if (!m.small) m_panel.below = below();

@@ -3,8 +3,8 @@
 #pragma once
 
 #include "app/canvas/scene.hpp"
-#include "core/plan/by_hand.hpp"
-#include "core/plan/trace_plan.hpp"
+#include "core/plan/trace/by_hand.hpp"
+#include "core/plan/trace/trace_plan.hpp"
 
 namespace up::app {
 

@@ -24,14 +24,14 @@ ViewParts treadParts(View view, const Look& look) {
 /// Where nothing is drawn yet, the way a block goes.
 Rows wayOfABlock() {
     return {"How a block goes",
-            {{"1 Draw", "bring the pattern in and set its size", 0},
-             {"2 Trace", "lay the reversed pieces out on web", 0},
-             {"3 Bond", "press web to the wrong side of fabric", 0},
-             {"4 Cut", "draw the marks, cut on the line", 0},
-             {"5 Lay", "paper off, every piece in its place", 0},
-             {"6 Fuse", "press for good, test the edges", 0},
-             {"7 Stitch", "the edges that show, lowest first", 0},
-             {"8 Finish", "trim to size", 0}}};
+            {{"1 Draw", "bring the pattern in and set its size", {}},
+             {"2 Trace", "lay the reversed pieces out on web", {}},
+             {"3 Bond", "press web to the wrong side of fabric", {}},
+             {"4 Cut", "draw the marks, cut on the line", {}},
+             {"5 Lay", "paper off, every piece in its place", {}},
+             {"6 Fuse", "press for good, test the edges", {}},
+             {"7 Stitch", "the edges that show, lowest first", {}},
+             {"8 Finish", "trim to size", {}}}};
 }
 
 } // namespace
@@ -57,9 +57,10 @@ ViewParts partsFor(Session& session) {
     } else {
         const auto next = session.next();
         const auto* piece = session.piece();
-        parts = treadParts(view, {session.quilt(), *block, session.derived(), next,
-                                  piece ? piece->id : PieceId{}, session.chosen(), session.showsTemplates(),
-                                  session.pointed(), session.section(), session.laying(), session.layStep()});
+        parts =
+            treadParts(view, {session.quilt(), *block, session.derived(), next, piece ? piece->id : PieceId{},
+                              session.chosen(), session.showsTemplates(), session.pointed(),
+                              session.section(), session.layMode(), session.placementShown()});
     }
     if (session.turnedOver())
         for (auto& panel : parts.scene.panels)

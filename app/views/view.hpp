@@ -18,13 +18,13 @@ struct Look {
     bool templates;
     const Session::Pointed& pointed;
     Session::Section section;
-    Laying laying;
-    std::size_t layStep;
+    LayMode mode;
+    std::size_t placementShown;
 };
 
 struct Row {
     std::string text, detail;
-    std::uint32_t tag = 0; ///< a piece's id (a block's on the Landing); 0 = nothing to choose
+    sheet::Tag tag; ///< what is chosen by a click on it
     bool done = false, next = false;
     std::optional<Colour> swatch{};
     bool operator==(const Row&) const = default;
@@ -39,9 +39,6 @@ struct ViewParts {
     Scene scene;
     Rows rows;
 };
-
-/// Tags of the section's ends on the mat, A and B; no piece has such an id.
-inline constexpr std::uint32_t sectionEndA = 0xFFFFFFF0, sectionEndB = 0xFFFFFFF1;
 
 /// The current view; Landing, Stash and Logbook don't need a block.
 [[nodiscard]] ViewParts partsFor(Session& session);

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/lay_strip.hpp"
 
+#include "app/commands/place_commands.hpp"
 #include "app/look/names.hpp"
-#include "app/window/place_commands.hpp"
-#include "core/plan/roll_call.hpp"
+#include "core/plan/lay/roll_call.hpp"
 #include "words/lay_words.hpp"
 
 #include <QHBoxLayout>
@@ -37,8 +37,8 @@ LayStrip::LayStrip(Session& session, PlaceCommands& places, QWidget* parent)
         top->addWidget(button);
     column->addLayout(top);
     column->addWidget(m_says, 1);
-    connect(m_back, &QPushButton::clicked, this, [this] { go(m_session.layStep() - 1); });
-    connect(m_next, &QPushButton::clicked, this, [this] { go(m_session.layStep() + 1); });
+    connect(m_back, &QPushButton::clicked, this, [this] { go(m_session.placementShown() - 1); });
+    connect(m_next, &QPushButton::clicked, this, [this] { go(m_session.placementShown() + 1); });
     connect(m_all, &QPushButton::clicked, &places, &PlaceCommands::tickAll);
     connect(m_again, &QPushButton::clicked, &places, &PlaceCommands::cutMissingAgain);
     connect(&session, &Session::changed, this, [this](Change change) {
@@ -50,8 +50,8 @@ LayStrip::LayStrip(Session& session, PlaceCommands& places, QWidget* parent)
 void LayStrip::refresh() {
     const auto* block = m_session.block();
     const bool here = m_session.view() == View::lay && block && !block->pieces.empty();
-    const bool steps = here && m_session.laying() == Laying::steps;
-    const bool count = here && m_session.laying() == Laying::count;
+    const bool steps = here && m_session.layMode() == LayMode::steps;
+    const bool count = here && m_session.layMode() == LayMode::count;
     setVisible(steps || count);
     for (auto* button : {m_back, m_next})
         button->setVisible(steps);
@@ -62,41 +62,41 @@ void LayStrip::refresh() {
 }
 
 void LayStrip::go(std::size_t step) {
-    const auto lying = m_session.derived().lying();
-    if (!lying) return;
-    const auto dry = plan::dryLay(lying->steps);
+    const auto placements = m_session.derived().placements();
+    if (!placements) return;
+    const auto dry = plan::dryLay(placements->steps);
     if (step >= dry.size()) return;
     const auto piece = m_session.block()->pieces[dry[step].piece].id;
     m_going = true; // the piece that was chosen before is not followed
-    m_session.setLayStep(step);
+    m_session.setPlacementShown(step);
     m_session.choosePiece(piece);
     m_going = false;
     m_seen = piece;
 }
 
 /// A piece chosen elsewhere is the one whose step is looked at.
-void LayStrip::follow(const std::vector<plan::LayStep>& dry) {
+void LayStrip::follow(const std::vector<plan::PlacementStep>& dry) {
     const auto& block = *m_session.block();
     const auto* piece = m_session.piece();
     if (m_going || !piece || piece->id == m_seen) return;
     m_seen = piece->id;
-    const auto its = std::find_if(dry.begin(), dry.end(), [&](const plan::LayStep& step) {
+    const auto its = std::find_if(dry.begin(), dry.end(), [&](const plan::PlacementStep& step) {
         return !step.forAMoment && block.pieces[step.piece].id == piece->id;
     });
-    if (its != dry.end()) m_session.setLayStep(static_cast<std::size_t>(its - dry.begin()));
+    if (its != dry.end()) m_session.setPlacementShown(static_cast<std::size_t>(its - dry.begin()));
 }
 
 void LayStrip::showStep() {
-    const auto lying = m_session.derived().lying();
-    if (!lying) {
+    const auto placements = m_session.derived().placements();
+    if (!placements) {
         m_title->setText("Step by step");
         m_says->setText("Working out where each piece goes…");
         m_back->setEnabled(false), m_next->setEnabled(false);
         return;
     }
-    const auto dry = plan::dryLay(lying->steps);
+    const auto dry = plan::dryLay(placements->steps);
     follow(dry);
-    const auto step = std::min(m_session.layStep(), dry.empty() ? 0 : dry.size() - 1);
+    const auto step = std::min(m_session.placementShown(), dry.empty() ? 0 : dry.size() - 1);
     m_back->setEnabled(step > 0), m_next->setEnabled(step + 1 < dry.size());
     if (dry.empty()) return;
     m_title->setText(QString("Laid dry: step %1 of %2").arg(step + 1).arg(dry.size()));

@@ -24,7 +24,7 @@ private:
     void showStep();
     void showCount();
     void go(std::size_t step);
-    void follow(const std::vector<plan::LayStep>& dry);
+    void follow(const std::vector<plan::PlacementStep>& dry);
 
     Session& m_session;
     QLabel *m_title, *m_says;

@@ -1,36 +1,60 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/mat_hand.hpp"
 
-#include "app/views/view.hpp"
-#include "app/window/trace_commands.hpp"
+#include "app/commands/trace_commands.hpp"
 #include "core/edit/stacking.hpp"
-#include "core/plan/doubts.hpp"
-#include "core/plan/roll_call.hpp"
-#include "core/plan/snap.hpp"
+#include "core/plan/lay/roll_call.hpp"
 
 #include <algorithm>
 
 namespace up::app {
 
 MatHand::MatHand(Session& session, Mat& mat, TraceCommands& tracing)
-    : QObject(&mat), m_session(session), m_mat(mat), m_tracing(tracing) {
+    : QObject(&mat), m_session(session), m_mat(mat), m_tracing(tracing), m_view(session.view()),
+      m_block(session.blockId()) {
     connect(&mat, &Mat::clicked, this, &MatHand::press);
-    connect(&mat, &Mat::panelClicked, this, [this](std::uint32_t tag) {
-        if (m_session.view() == View::stash) return m_tracing.throwAway(OffCutId{tag});
-        m_session.chooseBlock(BlockId{tag});
+    connect(&mat, &Mat::panelClicked, this, [this](const sheet::Tag& tag) {
+        if (const auto* offCut = std::get_if<OffCutId>(&tag)) m_tracing.throwAway(*offCut);
+        if (const auto* block = std::get_if<BlockId>(&tag)) m_session.chooseBlock(*block);
     });
     connect(&mat, &Mat::framed, this,
             [this](std::size_t, const shape::Box& box, bool more) { frame(box, more); });
-    connect(&mat, &Mat::dragged, this, &MatHand::drag);
-    connect(&mat, &Mat::dropped, this, &MatHand::drop);
-    connect(&mat, &Mat::nudged, this, &MatHand::nudge);
+    mat.setTakeUp([this](const Grip& grip) { return gestureFor(grip); });
+    connect(&session, &Session::changed, this, &MatHand::follow);
+}
+
+/// What was held is not there to be seen any more.
+void MatHand::follow() {
+    const bool same = m_view == m_session.view() && m_block == m_session.blockId();
+    m_view = m_session.view(), m_block = m_session.blockId();
+    if (!same) m_mat.letGo();
+}
+
+std::unique_ptr<Gesture> MatHand::gestureFor(const Grip& grip) {
+    if (const auto* end = std::get_if<sheet::Handle>(&grip.tag))
+        return std::make_unique<MoveSection>(m_session, *end);
+    if (m_session.view() == View::trace) {
+        const auto piece =
+            grip.byKeys ? m_session.piece() ? m_session.piece()->id : PieceId{} : sheet::pieceOf(grip.tag);
+        auto gesture = onWeb(piece, grip.alone);
+        return gesture->isEmpty() ? nullptr : std::move(gesture);
+    }
+    if (m_session.view() != View::lay || m_session.chosen().empty()) return nullptr;
+    return std::make_unique<MovePieces>(m_session, !grip.byKeys);
+}
+
+std::unique_ptr<MoveOnWeb> MatHand::onWeb(PieceId piece, bool alone) {
+    return std::make_unique<MoveOnWeb>(m_session, piece, alone,
+                                       [this](const QString& said) { emit m_tracing.told(said); });
 }
 
 /// One of several that are chosen stays one of them, so that they can be dragged together.
-void MatHand::press(std::uint32_t tag, bool more) {
-    if (tag == sectionEndA || tag == sectionEndB || m_session.view() == View::landing) return;
-    const PieceId piece{tag};
-    if (m_session.view() == View::lay && m_session.laying() == Laying::count && piece) return tick(piece);
+void MatHand::press(const sheet::Tag& tag, bool more) {
+    if (std::holds_alternative<sheet::Handle>(tag) || std::holds_alternative<BlockId>(tag) ||
+        m_session.view() == View::landing)
+        return;
+    const PieceId piece = sheet::pieceOf(tag);
+    if (m_session.view() == View::lay && m_session.layMode() == LayMode::count && piece) return tick(piece);
     if (m_session.view() != View::lay || (!more && !m_session.isChosen(piece)))
         return m_session.choosePiece(piece);
     if (more) return m_session.chooseAlso(piece);
@@ -62,62 +86,15 @@ void MatHand::frame(const shape::Box& box, bool more) {
     m_session.choosePieces(std::move(pieces), {});
 }
 
-void MatHand::drag(std::uint32_t tag, double right, double down, bool alone) {
-    if (m_session.view() == View::trace) return m_tracing.move(PieceId{tag}, right, down, alone, dragKey);
-    if (tag == sectionEndA || tag == sectionEndB) return dragSection(tag == sectionEndA, right, down);
-    move(right, down, "drag");
-}
-
-void MatHand::drop() {
-    if (m_session.view() == View::trace) return m_tracing.drop();
-    if (m_session.view() == View::lay) snap();
-    m_session.closeMerge();
-}
-
-void MatHand::nudge(int right, int down, bool far) {
-    const double step = far ? 25.4 / 4 : 25.4 / 16;
-    if (m_session.view() == View::lay) move(right * step, down * step, "nudge");
-    if (m_session.view() == View::trace && m_session.piece())
-        m_tracing.move(m_session.piece()->id, right * step, down * step, false, "nudge on the web");
-}
-
-/// Onto a crease that lies within reach, as part of the drag.
-void MatHand::snap() {
-    const auto* piece = m_session.piece();
-    const int number = piece ? plan::numberOf(*m_session.block(), piece->id) : 0;
-    if (number == 0 || piece->locked) return;
-    auto& derived = m_session.derived();
-    const auto by =
-        plan::snapBy(derived.block().regions[static_cast<std::size_t>(number) - 1], derived.ground());
-    if (!by) return;
-    move(m_session.turnedOver() ? -by->x : by->x, by->y, "drag");
-}
-
-/// The ends stay within what is cut, so that they can be taken hold of again.
-void MatHand::dragSection(bool first, double right, double down) {
-    if (!m_session.block()) return;
-    auto section = m_session.section();
-    auto& end = first ? section.from : section.to;
-    const auto box = plan::cutBox(*m_session.block());
-    end.x = std::clamp(end.x + (m_session.turnedOver() ? -right : right), box.left, box.right);
-    end.y = std::clamp(end.y + down, box.top, box.bottom);
-    m_session.setSection(section);
-}
-
-void MatHand::move(double right, double down, const std::string& key) {
-    const auto pieces = m_session.chosen();
-    if (pieces.empty()) return;
-    edit::Moves moves;
-    std::string merge = key;
-    for (const PieceId piece : pieces) {
-        moves.emplace_back(piece, shape::Point{m_session.turnedOver() ? -right : right, down});
-        merge += " " + std::to_string(piece.value);
-    }
-    m_session.apply(edit::movePieces(m_session.quilt(), m_session.blockId(), moves), "move", merge);
-}
-
 void MatHand::turn(double degrees) {
-    if (m_session.view() == View::trace) return m_tracing.turn(degrees, false);
+    m_mat.letGo();
+    if (m_session.view() == View::trace) {
+        const auto* piece = m_session.piece();
+        if (!piece) return emit m_session.trouble("Choose a piece first: it is turned with its chunk.");
+        const auto gesture = onWeb(piece->id, false);
+        gesture->turned(degrees);
+        return gesture->EditGesture::done(); // where it lies now is looked at by the eye
+    }
     if (const auto pieces = m_session.chosen(); !pieces.empty())
         m_session.apply(edit::turnPieces(m_session.quilt(), m_session.blockId(), pieces,
                                          measure::Angle::ofDegrees(degrees)),

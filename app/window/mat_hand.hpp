@@ -3,7 +3,7 @@
 #pragma once
 
 #include "app/canvas/mat.hpp"
-#include "app/session/session.hpp"
+#include "app/window/gestures.hpp"
 
 namespace up::app {
 
@@ -17,19 +17,18 @@ public:
     void turn(double degrees);
 
 private:
-    void press(std::uint32_t tag, bool more);
+    void press(const sheet::Tag& tag, bool more);
     void frame(const shape::Box& box, bool more);
-    void drag(std::uint32_t tag, double right, double down, bool alone);
-    void drop();
-    void nudge(int right, int down, bool far);
-    void snap();
-    void dragSection(bool first, double right, double down);
-    void move(double right, double down, const std::string& key);
     void tick(PieceId piece);
+    void follow();
+    [[nodiscard]] std::unique_ptr<Gesture> gestureFor(const Grip& grip);
+    [[nodiscard]] std::unique_ptr<MoveOnWeb> onWeb(PieceId piece, bool alone);
 
     Session& m_session;
     Mat& m_mat;
     TraceCommands& m_tracing;
+    View m_view; ///< what was looked at when last something changed
+    BlockId m_block;
 };
 
 } // namespace up::app

@@ -141,12 +141,12 @@ void Menus::buildPlace() {
     auto* menu = m_window.menuBar()->addMenu("P&lace");
     auto& places = m_window.m_places;
     auto& session = m_window.m_session;
-    const auto lay = [&session](Laying laying) {
+    const auto lay = [&session](LayMode mode) {
         session.goTo(View::lay);
-        session.setLaying(session.laying() == laying ? Laying::block : laying);
+        session.setLayMode(session.layMode() == mode ? LayMode::block : mode);
     };
-    add(menu, "place.steps", "Lay out &step by step", QKeySequence("Ctrl+1"), [lay] { lay(Laying::steps); });
-    add(menu, "place.count", "All t&here?", QKeySequence("Ctrl+2"), [lay] { lay(Laying::count); });
+    add(menu, "place.steps", "Lay out &step by step", QKeySequence("Ctrl+1"), [lay] { lay(LayMode::steps); });
+    add(menu, "place.count", "All t&here?", QKeySequence("Ctrl+2"), [lay] { lay(LayMode::count); });
     menu->addSeparator();
     const auto line = [&](const char* key, const QString& text, plan::Line how) {
         add(menu, key, text, {}, [&places, how] { places.lineUp(how); });
@@ -185,7 +185,7 @@ void Menus::buildWeb() {
 
 void Menus::buildView() {
     auto* menu = m_window.menuBar()->addMenu("&View");
-    for (const View view : allViews) {
+    for (const View view : every<View>()) {
         auto* action = menu->addAction(nameOf(view));
         action->setObjectName("view." + nameOf(view).toLower());
         const auto tread = treadOf(view);

@@ -3,6 +3,7 @@
 
 #include "app/look/names.hpp"
 #include "app/look/wrap_label.hpp"
+#include "core/plan/work/progress.hpp"
 #include "words/now_words.hpp"
 #include "words/sentences.hpp"
 

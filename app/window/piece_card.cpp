@@ -64,7 +64,7 @@ PieceCard::PieceCard(Session& session, Asker& asker, QWidget* parent)
     connect(m_step, &QPushButton::clicked, this, [this] {
         const auto* piece = m_session.piece();
         const auto next = piece ? quilt::nextStep(piece->work, piece->hasMarks()) : std::nullopt;
-        if (next) emit stepWanted(piece->id.value, *next);
+        if (next) emit stepWanted(piece->id, *next);
     });
     connect(m_ruined, &QPushButton::clicked, this, &PieceCard::ruin);
     connect(&m_session, &Session::changed, this, &PieceCard::refresh);
@@ -111,12 +111,12 @@ void PieceCard::refresh() {
     }
     const QSignalBlocker quietName(m_name), quietFabric(m_fabric), quietRuns(m_runsOff);
     m_title->setText(QString("Piece %1: %2")
-                         .arg(QString::fromStdString(plan::labelOf(*m_session.block(), piece->id)))
+                         .arg(QString::fromStdString(quilt::labelOf(*m_session.block(), piece->id)))
                          .arg(QString::fromStdString(sizeOf(m_session.quilt(), boundsOf(*piece->outline)))));
     if (const auto count = m_session.chosen().size(); count > 1)
         m_title->setText(QString("%1 chosen, the last: %2")
                              .arg(count)
-                             .arg(QString::fromStdString(plan::labelOf(*m_session.block(), piece->id))));
+                             .arg(QString::fromStdString(quilt::labelOf(*m_session.block(), piece->id))));
     m_title->setToolTip(QString::fromStdString(words::state(piece->work.step)));
     if (!m_name->hasFocus() || m_name->text().isEmpty() || !m_name->isModified())
         m_name->setText(QString::fromStdString(piece->name));

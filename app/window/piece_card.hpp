@@ -22,7 +22,7 @@ public:
 
 signals:
     /// Do this step on this piece alone.
-    void stepWanted(std::uint32_t piece, up::quilt::Step step);
+    void stepWanted(up::PieceId piece, up::quilt::Step step);
 
 private:
     void refresh();

@@ -128,7 +128,7 @@ std::vector<Rail::Entry> Rail::entries() const {
     std::vector<Entry> out;
     if (const auto* block = m_session.block())
         for (const auto& piece : block->pieces)
-            out.push_back({piece.id, plan::labelOf(*block, piece.id), piece.name,
+            out.push_back({piece.id, quilt::labelOf(*block, piece.id), piece.name,
                            fabricNameOf(m_session.quilt(), piece.fabric),
                            colourOf(m_session.quilt(), piece.fabric), piece.work.step, piece.outline});
     return out;
@@ -157,7 +157,7 @@ void Rail::fill() {
             const auto& piece = block->pieces[i];
             auto* item = new QListWidgetItem(QString::fromStdString(piece.name), m_list);
             item->setData(idRole, piece.id.value);
-            const auto label = QString::fromStdString(plan::labelOf(*block, piece.id));
+            const auto label = QString::fromStdString(quilt::labelOf(*block, piece.id));
             item->setData(numberRole, label);
             item->setData(colourRole, look::q(colourOf(m_session.quilt(), piece.fabric)));
             item->setData(stateRole, QString::fromStdString(words::state(piece.work.step)));

@@ -45,7 +45,8 @@ RowsPanel::RowsPanel(QWidget* parent)
     m_pause.setInterval(pause);
     connect(&m_pause, &QTimer::timeout, this, &RowsPanel::update);
     connect(m_list, &QListWidget::itemClicked, this, [this](const QListWidgetItem* item) {
-        if (const auto tag = item->data(Qt::UserRole).toUInt()) emit chosen(tag);
+        const auto row = static_cast<std::size_t>(m_list->row(item));
+        if (row < m_wanted.size() && sheet::isSet(m_wanted[row].tag)) emit chosen(m_wanted[row].tag);
     });
 }
 
@@ -59,7 +60,6 @@ QString textOf(const Row& row) {
 
 void fill(QListWidgetItem& item, const Row& row) {
     item.setText(textOf(row));
-    item.setData(Qt::UserRole, row.tag);
     item.setIcon(row.swatch ? QIcon(swatchOf(*row.swatch)) : QIcon());
     item.setForeground(row.done ? QBrush(look::q(look::moss)) : QBrush());
     QFont font = item.font();

@@ -19,7 +19,7 @@ public:
     void show(const Rows& rows);
 
 signals:
-    void chosen(std::uint32_t tag);
+    void chosen(const up::sheet::Tag& tag);
 
 private:
     QLabel* m_title;

@@ -28,7 +28,7 @@ SectionStrip::SectionStrip(Session& session, Mending& mending, QWidget* parent)
 
 void SectionStrip::refresh() {
     const auto* block = m_session.block();
-    setVisible(m_session.view() == View::lay && m_session.laying() == Laying::block && block &&
+    setVisible(m_session.view() == View::lay && m_session.layMode() == LayMode::block && block &&
                !block->pieces.empty());
     m_treads.clear();
     if (!isVisibleTo(parentWidget())) return;
@@ -84,7 +84,7 @@ void SectionStrip::paintTread(QPainter& painter, const stack::Tread& tread, QRec
     painter.setPen(QPen(look::q(chosen ? look::brassBright : look::ink), chosen ? 2.5 : 0.8));
     painter.setBrush(look::q(cloth));
     painter.drawRoundedRect(rect, 2, 2);
-    const auto label = QString::fromStdString(plan::labelOf(block, piece.id));
+    const auto label = QString::fromStdString(quilt::labelOf(block, piece.id));
     if (painter.fontMetrics().horizontalAdvance(label) + 4 > rect.width()) return;
     painter.setPen(look::q(luminance(cloth) > 0.25 ? look::ink : look::panel));
     const auto whole = label + " " + QString::fromStdString(piece.name);
@@ -150,14 +150,14 @@ void SectionStrip::drop() {
     const bool up = m_now.y() < m_from.y();
     const auto held = block->pieces[m_held->piece].id, other = block->pieces[onto->piece].id;
     const auto upper = up ? held : other, lower = up ? other : held;
-    const auto says = plan::calledOf(*block, *quilt::find(block->pieces, upper)) + " lies over " +
-                      plan::calledOf(*block, *quilt::find(block->pieces, lower)) + " now.";
+    const auto says = quilt::calledOf(*block, *quilt::find(block->pieces, upper)) + " lies over " +
+                      quilt::calledOf(*block, *quilt::find(block->pieces, lower)) + " now.";
     m_mending.start(
         "restack",
         [id = block->id, upper, lower](const quilt::Quilt& quilt) {
             return mend::restackedOver(quilt, id, upper, lower);
         },
-        [says](const quilt::Quilt&) { return says; });
+        [says](const quilt::Quilt&, const quilt::Quilt&) { return says; });
 }
 
 } // namespace up::app

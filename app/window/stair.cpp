@@ -87,12 +87,12 @@ void Stair::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
     painter.fillRect(rect(), look::q(look::plaster));
-    for (const View view : allViews)
+    for (const View view : every<View>())
         paintTread(painter, view);
 }
 
 std::optional<View> Stair::viewAt(QPoint at) const {
-    for (const View view : allViews)
+    for (const View view : every<View>())
         if (placeOf(view).contains(at)) return view;
     return std::nullopt;
 }

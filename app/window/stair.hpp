@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/session/session.hpp"
+#include "core/plan/work/progress.hpp"
 
 #include <QWidget>
 

@@ -133,9 +133,9 @@ void ToolRow::buildLay(QHBoxLayout& row) {
     connect(left, &QPushButton::clicked, this, [this] { emit turnWanted(-5); });
     connect(right, &QPushButton::clicked, this, [this] { emit turnWanted(5); });
     connect(m_steps, &QPushButton::clicked, this,
-            [this](bool on) { m_session.setLaying(on ? Laying::steps : Laying::block); });
+            [this](bool on) { m_session.setLayMode(on ? LayMode::steps : LayMode::block); });
     connect(m_count, &QPushButton::clicked, this,
-            [this](bool on) { m_session.setLaying(on ? Laying::count : Laying::block); });
+            [this](bool on) { m_session.setLayMode(on ? LayMode::count : LayMode::block); });
     connect(sheet, &QPushButton::clicked, this, [this] { m_sheets.print(SheetCommands::Sheets::placement); });
 }
 
@@ -174,8 +174,8 @@ void ToolRow::readSize() {
 bool ToolRow::isPinned() const {
     const auto* block = m_session.block();
     const auto* piece = m_session.piece();
-    return block && piece && !block->layout.empty() &&
-           std::any_of(block->layout.front().traced.begin(), block->layout.front().traced.end(),
+    return block && piece && block->layout &&
+           std::any_of(block->layout->traced.begin(), block->layout->traced.end(),
                        [&](const auto& t) { return t.piece == piece->id && t.pinned; });
 }
 
@@ -218,11 +218,9 @@ void ToolRow::refresh() {
         if (!isWanted(shown)) shown.first->hide();
     for (const auto& shown : m_shown)
         if (isWanted(shown)) shown.first->show();
-    m_layOut->setText(m_layout.isRunning()              ? "Stop"
-                      : block && !block->layout.empty() ? "Lay out again"
-                                                        : "Lay out");
+    m_layOut->setText(m_layout.isRunning() ? "Stop" : block && block->layout ? "Lay out again" : "Lay out");
     if (!block) return;
-    const bool laidOut = !block->layout.empty();
+    const bool laidOut = block->layout.has_value();
     const bool open = std::any_of(block->pieces.begin(), block->pieces.end(),
                                   [](const auto& p) { return p.work.step == quilt::Step::toTrace; });
     m_layOut->setEnabled(open || m_layout.isRunning());
@@ -237,8 +235,8 @@ void ToolRow::refresh() {
                                   measure::saySize(block->width, block->height, m_session.quilt().units)));
     m_reversed->setChecked(block->givenReversed);
     m_templates->setChecked(m_session.showsTemplates());
-    m_steps->setChecked(m_session.laying() == Laying::steps);
-    m_count->setChecked(m_session.laying() == Laying::count);
+    m_steps->setChecked(m_session.layMode() == LayMode::steps);
+    m_count->setChecked(m_session.layMode() == LayMode::count);
 }
 
 } // namespace up::app

@@ -2,12 +2,12 @@
 // The row above the mat: the few controls of the present tread.
 #pragma once
 
+#include "app/commands/commands.hpp"
+#include "app/commands/shape_commands.hpp"
+#include "app/commands/sheet_commands.hpp"
+#include "app/commands/stack_commands.hpp"
 #include "app/session/layout_job.hpp"
 #include "app/session/session.hpp"
-#include "app/window/commands.hpp"
-#include "app/window/shape_commands.hpp"
-#include "app/window/sheet_commands.hpp"
-#include "app/window/stack_commands.hpp"
 
 #include <QWidget>
 

@@ -3,10 +3,11 @@
 
 #include "app/canvas/mat_layout.hpp"
 #include "app/canvas/painter.hpp"
+#include "app/commands/trace_commands.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/views/trace_sheet.hpp"
-#include "app/window/trace_commands.hpp"
 #include "words/trace_words.hpp"
 
 #include <QHBoxLayout>
@@ -18,10 +19,6 @@
 
 namespace up::app {
 namespace {
-
-QString q(const std::string& text) {
-    return QString::fromStdString(text);
-}
 
 constexpr std::array<const char*, 4> cardKeys{"way.0", "way.1", "way.2", "way.3"};
 
@@ -136,9 +133,9 @@ void WaysStrip::addCards(const std::vector<Way>& ways) {
     for (std::size_t i = 0; i < ways.size(); ++i) {
         // The chosen way: as it now lies, perhaps moved by hand since.
         Way way = ways[i];
-        const bool chosen = !block->layout.empty() && block->school == way.school;
+        const bool chosen = block->layout && block->school == way.school;
         if (chosen) {
-            way.layout = block->layout.front();
+            way.layout = *block->layout;
             way.plan = m_session.derived().trace();
             way.cost = plan::costOf(way.plan, way.layout);
         }

@@ -25,10 +25,12 @@
 #include <QCloseEvent>
 #include <QComboBox>
 #include <QDateTime>
+#include <QDragEnterEvent>
 #include <QFileInfo>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QListWidget>
+#include <QMimeData>
 #include <QVBoxLayout>
 
 namespace up::app {
@@ -36,13 +38,14 @@ namespace up::app {
 Window::Window(WindowOptions options)
     : m_ownAsker(options.asker ? nullptr : std::make_unique<DialogAsker>(this)),
       m_asker(options.asker ? *options.asker : *m_ownAsker), m_sample(options.sample),
-      m_session(std::move(options.clock)), m_checker(m_session), m_layout(m_session), m_lying(m_session),
+      m_session(std::move(options.clock)), m_checker(m_session), m_layout(m_session), m_placements(m_session),
       m_scanner(options.scannedPage), m_imports(m_session, m_asker, m_scanner),
       m_tracing(m_session, m_layout, m_asker), m_commands(m_session, m_layout, m_asker, m_imports, m_tracing),
       m_sheets(m_session, m_asker, options.folder), m_shapes(m_session, m_asker), m_mending(m_session),
       m_stack(m_session, m_mending, m_asker), m_places(m_session),
-      m_files(m_session, m_asker, options.folder),
-      m_autosave(m_session, options.folder, options.autosaveDelay) {
+      m_autosave(m_session, options.folder, options.autosaveDelay),
+      m_files(m_session, m_autosave, m_asker, options.folder) {
+    setAcceptDrops(true);
     auto* centre = new QWidget(this);
     centre->setObjectName("centre");
     auto* column = new QVBoxLayout(centre);
@@ -59,11 +62,11 @@ Window::Window(WindowOptions options)
     new Menus(*this);
     connect(&m_session, &Session::changed, this, &Window::refresh);
     connect(&m_session, &Session::trouble, this, [this](const QString& sentence) { say(sentence, true); });
-    connect(&m_lying, &LyingJob::found, this, [this] {
+    connect(&m_placements, &PlacementJob::found, this, [this] {
         if (m_session.view() == View::lay) showView();
     });
     connect(&m_checker, &Checker::checked, this, [this] {
-        const bool counting = m_session.view() == View::lay && m_session.laying() == Laying::count;
+        const bool counting = m_session.view() == View::lay && m_session.layMode() == LayMode::count;
         if (m_session.view() == View::draw || counting) showView();
     });
     connect(&m_shapes, &ShapeCommands::told, this, [this](const QString& sentence) { say(sentence, false); });
@@ -103,7 +106,7 @@ QWidget* Window::buildLeft() {
     auto* card = new PieceCard(m_session, m_asker, left);
     column->addWidget(card);
     connect(card, &PieceCard::stepWanted, &m_commands,
-            [this](std::uint32_t piece, quilt::Step step) { m_commands.doStep({PieceId{piece}}, step); });
+            [this](PieceId piece, quilt::Step step) { m_commands.doStep({piece}, step); });
     return left;
 }
 
@@ -131,7 +134,7 @@ QWidget* Window::buildMiddle() {
     auto* section = named(new SectionStrip(m_session, m_mending, middle), "section");
     column->addWidget(section);
     auto* strip = named(new LayStrip(m_session, m_places, middle), "lay.strip");
-    connect(&m_lying, &LyingJob::found, strip, &LayStrip::refresh);
+    connect(&m_placements, &PlacementJob::found, strip, &LayStrip::refresh);
     connect(&m_checker, &Checker::checked, strip, &LayStrip::refresh);
     column->addWidget(strip);
     column->addWidget(m_log, 1);
@@ -151,11 +154,9 @@ QWidget* Window::buildRight() {
     column->addWidget(m_rows, 3);
     column->addWidget(new ChecksPanel(m_session, m_checker, m_mending, right), 2);
     connect(now, &NowPanel::wanted, &m_commands, &Commands::doNow);
-    connect(m_rows, &RowsPanel::chosen, this, [this](std::uint32_t tag) {
-        if (m_session.view() == View::landing)
-            m_session.chooseBlock(BlockId{tag});
-        else
-            m_session.choosePiece(PieceId{tag});
+    connect(m_rows, &RowsPanel::chosen, this, [this](const sheet::Tag& tag) {
+        if (const auto* block = std::get_if<BlockId>(&tag)) m_session.chooseBlock(*block);
+        if (const auto* piece = std::get_if<PieceId>(&tag)) m_session.choosePiece(*piece);
     });
     return right;
 }
@@ -188,7 +189,7 @@ void Window::fillLog() {
                            .toString("ddd d MMM yyyy, hh:mm") +
                        "   ";
         text += block ? QString::fromStdString(block->name) : QString("a removed block");
-        if (piece) text += ": " + QString::fromStdString(plan::calledOf(*block, *piece));
+        if (piece) text += ": " + QString::fromStdString(quilt::calledOf(*block, *piece));
         text += " – " + QString::fromStdString(words::logWords(entry->what));
         if (!entry->note.empty()) text += " (" + QString::fromStdString(entry->note) + ")";
         m_log->addItem(text);
@@ -206,10 +207,10 @@ void Window::say(const QString& sentence, bool bad) {
 }
 
 void Window::showTitle() {
-    const auto& path = m_session.path();
+    const auto path = m_session.path();
     const auto name =
         path.isEmpty() ? QString::fromStdString(m_session.quilt().name) : QFileInfo(path).completeBaseName();
-    setWindowTitle(name + "[*] – Upstairs");
+    setWindowTitle(name + (m_session.isReadOnly() ? "[*] (only to look at) – Upstairs" : "[*] – Upstairs"));
     setWindowModified(m_session.isDirty());
 }
 
@@ -219,6 +220,48 @@ void Window::openSample() {
 
 void Window::closeEvent(QCloseEvent* event) {
     event->setAccepted(m_files.mayLeave());
+}
+
+/// Others may have been at the file while the window was behind theirs.
+void Window::changeEvent(QEvent* event) {
+    QMainWindow::changeEvent(event);
+    if (event->type() == QEvent::ActivationChange && isActiveWindow() && !QApplication::activeModalWidget())
+        QMetaObject::invokeMethod(
+            this, [this] { m_files.lookAtDisk(); }, Qt::QueuedConnection);
+}
+
+namespace {
+
+QStringList filesIn(const QMimeData& data) {
+    QStringList out;
+    for (const auto& url : data.urls())
+        if (url.isLocalFile()) out << url.toLocalFile();
+    return out;
+}
+
+} // namespace
+
+void Window::dragEnterEvent(QDragEnterEvent* event) {
+    if (!filesIn(*event->mimeData()).isEmpty()) event->acceptProposedAction();
+}
+
+/// A quilt is opened, drawings are imported, pages of one pattern together. Asked about once the drop is
+/// over: the other program waits for it.
+void Window::dropEvent(QDropEvent* event) {
+    const auto files = filesIn(*event->mimeData());
+    event->acceptProposedAction();
+    QMetaObject::invokeMethod(
+        this, [this, files] { openFiles(files); }, Qt::QueuedConnection);
+}
+
+void Window::openFiles(const QStringList& files) {
+    QStringList quilts, drawings;
+    for (const auto& file : files)
+        (file.endsWith(".upstairs", Qt::CaseInsensitive) ? quilts : drawings) << file;
+    if (quilts.size() > 1)
+        say("Only one quilt is open in a window: the first of those is opened here.", true);
+    if (!quilts.isEmpty()) m_files.openFile(quilts.front());
+    if (!drawings.isEmpty()) m_imports.importFiles(drawings);
 }
 
 /// Space belongs to Now, but a focused button, box or list keeps its own.

@@ -2,18 +2,18 @@
 // The window: stair, rail, mat, Now, plan and Checks, put together.
 #pragma once
 
+#include "app/commands/commands.hpp"
+#include "app/commands/files.hpp"
+#include "app/commands/place_commands.hpp"
+#include "app/commands/shape_commands.hpp"
+#include "app/commands/sheet_commands.hpp"
+#include "app/commands/stack_commands.hpp"
 #include "app/devices/scanner.hpp"
 #include "app/session/autosave.hpp"
 #include "app/session/checker.hpp"
 #include "app/session/layout_job.hpp"
-#include "app/session/lying_job.hpp"
 #include "app/session/mending.hpp"
-#include "app/window/commands.hpp"
-#include "app/window/files.hpp"
-#include "app/window/place_commands.hpp"
-#include "app/window/shape_commands.hpp"
-#include "app/window/sheet_commands.hpp"
-#include "app/window/stack_commands.hpp"
+#include "app/session/placement_job.hpp"
 
 #include <QMainWindow>
 
@@ -36,7 +36,7 @@ struct WindowOptions {
     QString scannedPage{};               ///< the page on the sample scanner
     std::function<std::int64_t()> clock; ///< seconds since 1970 UTC
     Asker* asker = nullptr;              ///< none: dialogs
-    int autosaveDelay = 5000;            ///< ms from a change to its recovery copy
+    int autosaveDelay = 250;             ///< ms from a change to its recovery copy
 };
 
 class Window : public QMainWindow {
@@ -53,15 +53,20 @@ public:
     [[nodiscard]] SheetCommands& sheets() { return m_sheets; }
     [[nodiscard]] ShapeCommands& shapeCommands() { return m_shapes; }
     [[nodiscard]] LayoutJob& layoutJob() { return m_layout; }
-    [[nodiscard]] LyingJob& lying() { return m_lying; }
+    [[nodiscard]] PlacementJob& placements() { return m_placements; }
     [[nodiscard]] Mending& mending() { return m_mending; }
     [[nodiscard]] Checker& checker() { return m_checker; }
     [[nodiscard]] Autosave& autosave() { return m_autosave; }
     [[nodiscard]] Mat& mat() { return *m_mat; }
     void openSample();
+    /// Quilts are opened, anything else is imported: what was dropped, or named when the program was started.
+    void openFiles(const QStringList& files);
 
 protected:
     void closeEvent(QCloseEvent* event) override;
+    void changeEvent(QEvent* event) override;
+    void dragEnterEvent(QDragEnterEvent* event) override;
+    void dropEvent(QDropEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
@@ -81,7 +86,7 @@ private:
     Session m_session;
     Checker m_checker;
     LayoutJob m_layout;
-    LyingJob m_lying;
+    PlacementJob m_placements;
     SampleScanner m_scanner;
     ImportCommands m_imports;
     TraceCommands m_tracing;
@@ -91,8 +96,8 @@ private:
     Mending m_mending;
     StackCommands m_stack;
     PlaceCommands m_places;
-    Files m_files;
     Autosave m_autosave;
+    Files m_files;
     Mat* m_mat = nullptr;
     MatHand* m_hand = nullptr;
     Rail* m_rail = nullptr;

@@ -3,6 +3,7 @@
 
 #include <cstdio>
 #include <cstdlib>
+#include <exception>
 #include <utility>
 
 namespace up {
@@ -12,6 +13,11 @@ void (*g_rescue)() = nullptr;
 
 void onBrokenCheck(void (*rescue)()) {
     g_rescue = rescue;
+    std::set_terminate([] {
+        if (auto* last = std::exchange(g_rescue, nullptr)) last();
+        std::fprintf(stderr, "upstairs: a mistake in the program (an error that nobody caught)\n");
+        std::abort();
+    });
 }
 
 void brokenCheck(const char* condition, const char* file, int line) {

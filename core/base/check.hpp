@@ -4,7 +4,8 @@
 
 namespace up {
 
-/// Called before the program ends on a broken CHECK; the application saves its recovery copy here.
+/// Called before the program ends on a broken CHECK, or on an exception that nobody caught, in whatever
+/// thread; the application saves its recovery copy here.
 void onBrokenCheck(void (*rescue)());
 
 /// Runs the rescue, says where, ends the program.

@@ -22,6 +22,7 @@ enum class Code : std::uint8_t {
     damaged,      ///< {file, place in the file, what was expected}
     // measures and names
     badLength,    ///< {text}
+    badName,      ///< {name}: empty, too long, or with characters that cannot be shown
     absurdSize,   ///< {what, value, least, most}
     noSuchBlock,  ///< {name, names that exist}
     noSuchPiece,  ///< {id}

@@ -20,6 +20,8 @@ enum class Kind : std::uint8_t {
     hiddenWholly,    ///< nothing of it shows: {piece}
     larger,          ///< larger than the web: {piece, web}
     webUsedUp,       ///< no room left on the web: {piece, web}
+    offCutGone,      ///< what pieces are laid out on is not in the stash any more: {pieces}
+    othersLaidOut,   ///< the layout has places for pieces that are not in the block: {block, how many}
     marksToDraw,     ///< cut, marks not drawn, paper still on: {piece}
     marksLost,       ///< paper off, marks not drawn: {piece}
     laidOutOfOrder,  ///< something further on than what lies beneath it: {upper, lower, step}
@@ -77,11 +79,6 @@ struct Finding {
     std::vector<Fix> fixes{};         ///< the best first
     PieceId other{};                  ///< the upper of two, or the one beneath
     shape::Region where{};            ///< on the block, if there is a place to show
-    /// Stays the same while the finding does: kind, block, pieces.
-    [[nodiscard]] std::string key() const {
-        return std::to_string(static_cast<int>(kind)) + "/" + std::to_string(block.value) + "/" +
-               std::to_string(piece.value) + "/" + std::to_string(other.value);
-    }
 };
 
 } // namespace up::check

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/edit/change.hpp"
+#include "core/edit/naming.hpp"
 #include "core/measure/say.hpp"
 #include "core/pattern/pattern.hpp"
 
@@ -33,10 +34,10 @@ measure::Angle remapped(measure::Angle grain, const Transform& by) {
 }
 
 /// What was traced before no longer matches the templates.
-void beginAgain(Block& block) {
+void beginAllAgain(Block& block) {
     for (auto& piece : block.pieces)
-        piece.work = {quilt::Step::toTrace, false, piece.work.remade};
-    block.layout.clear();
+        beginAgain(piece);
+    block.layout.reset();
     block.trimmed = false;
 }
 
@@ -59,9 +60,11 @@ void remap(Piece& piece, const Transform& by, bool keepWidths) {
 }
 
 Edited renameQuilt(const Quilt& quilt, std::string name) {
-    Quilt out = quilt;
-    out.name = std::move(name);
-    return out;
+    return properName(name).map([&](std::string&& proper) {
+        Quilt out = quilt;
+        out.name = std::move(proper);
+        return out;
+    });
 }
 
 Edited setUnits(const Quilt& quilt, measure::System units) {
@@ -72,10 +75,12 @@ Edited setUnits(const Quilt& quilt, measure::System units) {
 
 Edited addBlock(const Quilt& quilt, std::string name, Length width, Length height) {
     if (auto ok = sane(width, height, quilt.units); !ok) return tl::unexpected(ok.error());
+    auto proper = properName(name);
+    if (!proper) return tl::unexpected(proper.error());
     Quilt out = quilt;
     Block block{};
     block.id = BlockId{out.nextId++};
-    block.name = std::move(name);
+    block.name = std::move(*proper);
     block.width = width;
     block.height = height;
     if (!out.webs.empty()) block.web = out.webs.front().id;
@@ -86,12 +91,14 @@ Edited addBlock(const Quilt& quilt, std::string name, Length width, Length heigh
 Edited removeBlock(const Quilt& quilt, BlockId id) {
     if (!find(quilt.blocks, id)) return failure(Code::noSuchBlock, {std::to_string(id.value)});
     Quilt out = quilt;
-    std::erase_if(out.blocks, [&](const Block& b) { return b.id == id; });
+    erase_if(out.blocks, [&](const Block& b) { return b.id == id; });
     return out;
 }
 
 Edited renameBlock(const Quilt& quilt, BlockId id, std::string name) {
-    return changeBlock(quilt, id, [&](Quilt&, Block& block) { block.name = std::move(name); });
+    return properName(name).and_then([&](const std::string& proper) {
+        return changeBlock(quilt, id, [&](Quilt&, Block& block) { block.name = proper; });
+    });
 }
 
 Edited resizeBlock(const Quilt& quilt, BlockId id, Length width, Length height, bool keepWidths) {
@@ -109,7 +116,7 @@ Edited resizeBlock(const Quilt& quilt, BlockId id, Length width, Length height, 
         }
         block.width = width;
         block.height = height;
-        beginAgain(block);
+        beginAllAgain(block);
     });
 }
 
@@ -122,7 +129,7 @@ Edited setGivenReversed(const Quilt& quilt, BlockId id, bool reversed) {
             piece.place.right = -piece.place.right;
             piece.place.turn = -piece.place.turn;
         }
-        beginAgain(block);
+        beginAllAgain(block);
     });
 }
 
@@ -137,13 +144,13 @@ Edited setWeb(const Quilt& quilt, BlockId id, WebId web) {
     if (block && block->web != web && std::any_of(block->pieces.begin(), block->pieces.end(), begun))
         return failure(Code::alreadyTraced, {block->name});
     return changeBlock(quilt, id, [&](Quilt&, Block& changed) {
-        if (changed.web != web) changed.layout.clear();
+        if (changed.web != web) changed.layout.reset();
         changed.web = web;
     });
 }
 
 Edited putWeb(const Quilt& quilt, quilt::Web web) {
-    for (const Length side : {web.width, web.length})
+    for (const Length side : {web.width, web.length()})
         if (side < leastSide || side > mostWeb)
             return failure(Code::absurdSize,
                            {"size of the web", measure::say(side, quilt.units),
@@ -165,14 +172,14 @@ Edited setEdge(const Quilt& quilt, BlockId id, quilt::EdgeStitch edge) {
 Edited setTrimmed(const Quilt& quilt, BlockId id, std::int64_t time) {
     return changeBlock(quilt, id, [&](Quilt& out, Block& block) {
         block.trimmed = true;
-        note(out, {time, id, {}, "trimmed", ""});
+        note(out, {time, id, {}, quilt::Event::trimmed, ""});
     });
 }
 
 Edited setLayout(const Quilt& quilt, BlockId id, quilt::Layout layout, std::int64_t time) {
     return changeBlock(quilt, id, [&](Quilt& out, Block& block) {
-        block.layout = {std::move(layout)};
-        note(out, {time, id, {}, "layout", ""});
+        block.layout = std::move(layout);
+        note(out, {time, id, {}, quilt::Event::layout, ""});
     });
 }
 

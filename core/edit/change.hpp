@@ -22,6 +22,8 @@ void settlePlace(quilt::Piece& piece);
 /// alreadyFused.
 [[nodiscard]] Result<const quilt::Piece*> changeable(const Quilt& quilt, BlockId block, PieceId piece);
 
+/// Nothing of it is made yet; how often it was made before stays known.
+void beginAgain(quilt::Piece& piece);
 /// The template is another one: what was traced of it no longer fits.
 void beginAgain(quilt::Block& block, quilt::Piece& piece);
 

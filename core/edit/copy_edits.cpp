@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/edit/change.hpp"
 #include "core/edit/shapes.hpp"
+#include "core/quilt/fields.hpp"
 
 #include <algorithm>
 #include <numbers>
@@ -37,10 +38,10 @@ Edited copies(const Quilt& quilt, BlockId blockId, PieceId id, int count, Change
         const Piece model = *first;
         for (int i = 1; i <= count; ++i) {
             Piece copy = model;
+            reset(copy, quilt::About::self);
+            reset(copy, quilt::About::making);
             copy.id = PieceId{out.nextId++};
             copy.name = freeName(block, model.name);
-            copy.work = {};
-            copy.unit = 0, copy.liningOf = {}, copy.locked = copy.counted = false;
             change(copy, i);
             block.pieces.insert(block.pieces.begin() + ++at, std::move(copy));
         }

@@ -4,8 +4,8 @@
 
 #include "core/quilt/quilt.hpp"
 
+#include <deque>
 #include <string>
-#include <vector>
 
 namespace up::edit {
 
@@ -19,6 +19,9 @@ public:
     /// replaces its result, until `closeMerge`. False when the quilt is the same as before.
     bool apply(quilt::Quilt next, std::string what, std::string mergeKey = "");
     void closeMerge() { m_mergeOpen = false; }
+    /// Takes an edit back that may still be merged with, as if it had never been. False when the last edit is
+    /// another.
+    bool takeBack(const std::string& mergeKey);
 
     [[nodiscard]] bool canUndo() const { return m_at > 0; }
     [[nodiscard]] bool canRedo() const { return m_at + 1 < m_states.size(); }
@@ -39,7 +42,7 @@ private:
         quilt::Quilt quilt;
         std::string what, mergeKey;
     };
-    std::vector<State> m_states;
+    std::deque<State> m_states; ///< the present one stays where it is while others come
     std::size_t m_at = 0, m_clean = 0;
     bool m_hasClean = true, m_mergeOpen = false;
 };

@@ -219,7 +219,7 @@ Edited addDrawing(const Quilt& quilt, BlockId id, const quilt::Drawing& drawing,
         const auto before = block.pieces.size();
         std::erase_if(block.pieces, liesFarOff);
         const auto added = drawing.shapes.size() - (before - block.pieces.size());
-        note(out, {time, id, {}, "imported", std::to_string(added)});
+        note(out, {time, id, {}, quilt::Event::imported, std::to_string(added)});
     });
 }
 

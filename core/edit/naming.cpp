@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/edit/naming.hpp"
 
+#include "core/base/text.hpp"
+
 #include "core/shape/region.hpp"
 
 #include <algorithm>
@@ -141,6 +143,16 @@ std::vector<std::string> namesFor(const Drawing& drawing, const std::vector<quil
         nameless[*other] = false; // it has its name now
     }
     return out;
+}
+
+Result<std::string> properName(std::string_view name) {
+    constexpr std::size_t longest = 200;
+    const auto isControl = [](char c) { return static_cast<unsigned char>(c) < 0x20 || c == 0x7F; };
+    const auto said = trimmed(name);
+    const bool isOne = !said.empty() && said.size() <= longest && isUtf8(said) &&
+                       std::none_of(said.begin(), said.end(), isControl);
+    if (!isOne) return failure(Code::badName, {asUtf8(said.substr(0, longest))});
+    return std::string(said);
 }
 
 } // namespace up::edit

@@ -17,4 +17,8 @@ namespace up::edit {
                                                 bool reversed = false,
                                                 const std::vector<std::string>& taken = {});
 
+/// What a user calls something, without blanks round it. Errors: Code::badName {name} when it is empty,
+/// longer than 200 bytes, no UTF-8, or holds control characters.
+[[nodiscard]] Result<std::string> properName(std::string_view name);
+
 } // namespace up::edit

@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/edit/change.hpp"
+#include "core/edit/naming.hpp"
+#include "core/quilt/fields.hpp"
 
 #include <algorithm>
 
@@ -15,19 +17,25 @@ void note(Quilt& quilt, quilt::LogEntry entry) {
 }
 
 Edited renamePiece(const Quilt& quilt, BlockId block, PieceId id, std::string name) {
-    return changePiece(quilt, block, id, [&](Block&, Piece& piece) { piece.name = std::move(name); });
+    return properName(name).and_then([&](const std::string& proper) {
+        return changePiece(quilt, block, id, [&](Block&, Piece& piece) { piece.name = proper; });
+    });
 }
 
 namespace {
 void giveUpPlace(Block& block, PieceId id) {
-    for (auto& layout : block.layout)
-        std::erase_if(layout.traced, [&](const auto& t) { return t.piece == id; });
+    if (block.layout) std::erase_if(block.layout->traced, [&](const auto& t) { return t.piece == id; });
 }
 } // namespace
 
+void beginAgain(Piece& piece) {
+    const int remade = piece.work.remade;
+    reset(piece, quilt::About::making);
+    piece.work.remade = remade;
+}
+
 void beginAgain(Block& block, Piece& piece) {
-    piece.work = {quilt::Step::toTrace, false, piece.work.remade};
-    piece.counted = false;
+    beginAgain(piece);
     block.trimmed = false;
     giveUpPlace(block, piece.id);
 }
@@ -55,8 +63,8 @@ Edited removePiece(const Quilt& quilt, BlockId blockId, PieceId id) {
         for (const auto& piece : std::vector<Piece>(block.pieces)) {
             if (piece.id != id && piece.liningOf != id) continue;
             giveUpPlace(block, piece.id);
-            for (auto& layout : block.layout)
-                std::erase_if(layout.unplaced, [&](const auto& u) { return u.piece == piece.id; });
+            if (block.layout)
+                std::erase_if(block.layout->unplaced, [&](const auto& u) { return u.piece == piece.id; });
             std::erase_if(block.over,
                           [&](const auto& o) { return o.upper == piece.id || o.lower == piece.id; });
             std::erase_if(block.pieces, [&](const Piece& p) { return p.id == piece.id; });
@@ -163,21 +171,27 @@ Edited renameFabric(const Quilt& quilt, FabricId id, std::string name) {
     Quilt out = quilt;
     auto* fabric = find(out.fabrics, id);
     if (!fabric) return failure(Code::noSuchFabric, {std::to_string(id.value)});
-    fabric->name = std::move(name);
-    return out;
+    return properName(name).map([&](std::string&& proper) {
+        fabric->name = std::move(proper);
+        return out;
+    });
 }
 
 Edited addFabric(const Quilt& quilt, std::string name, Colour colour) {
-    Quilt out = quilt;
-    out.fabrics.push_back({FabricId{out.nextId++}, name, colour, ""});
-    out.threads.push_back({ThreadId{out.nextId++}, std::move(name), colour, ""});
-    return out;
+    return properName(name).map([&](const std::string& proper) {
+        Quilt out = quilt;
+        out.fabrics.push_back({FabricId{out.nextId++}, proper, colour, ""});
+        out.threads.push_back({ThreadId{out.nextId++}, proper, colour, ""});
+        return out;
+    });
 }
 
 Edited addThread(const Quilt& quilt, std::string name, Colour colour) {
-    Quilt out = quilt;
-    out.threads.push_back({ThreadId{out.nextId++}, std::move(name), colour, ""});
-    return out;
+    return properName(name).map([&](const std::string& proper) {
+        Quilt out = quilt;
+        out.threads.push_back({ThreadId{out.nextId++}, proper, colour, ""});
+        return out;
+    });
 }
 
 ThreadId threadFor(const Quilt& quilt, FabricId fabric) {
@@ -201,19 +215,17 @@ Edited record(const Quilt& quilt, BlockId blockId, const std::vector<PieceId>& p
             return tl::unexpected(work.error());
         }
         piece->work = *work;
-        note(out, {time, blockId, id, std::string(keyOf(step)), ""});
+        note(out, {time, blockId, id, quilt::eventOf(step), ""});
     }
     return out;
 }
 
 Edited ruin(const Quilt& quilt, BlockId blockId, PieceId id, std::string reason, std::int64_t time) {
     auto out = changePiece(quilt, blockId, id, [&](Block& block, Piece& piece) {
-        piece.work = {quilt::Step::toTrace, false, piece.work.remade + 1};
-        piece.counted = false;
-        block.trimmed = false;
-        giveUpPlace(block, id);
+        beginAgain(block, piece);
+        ++piece.work.remade;
     });
-    if (out) note(*out, {time, blockId, id, "ruined", std::move(reason)});
+    if (out) note(*out, {time, blockId, id, quilt::Event::ruined, std::move(reason)});
     return out;
 }
 

@@ -13,8 +13,15 @@ namespace {
 
 void giveUpUntraced(Block& block, const Piece& piece) {
     if (piece.work.step != quilt::Step::toTrace) return;
-    for (auto& layout : block.layout)
-        std::erase_if(layout.traced, [&](const auto& t) { return t.piece == piece.id; });
+    if (block.layout) std::erase_if(block.layout->traced, [&](const auto& t) { return t.piece == piece.id; });
+}
+
+/// One sheet of a packet, or that much of a roll; never more than there is.
+void takeFrom(quilt::Web& web, Length used) {
+    if (auto* packet = std::get_if<quilt::Packet>(&web.stock))
+        packet->sheets = std::max(0, packet->sheets - 1);
+    else if (auto* roll = std::get_if<quilt::Roll>(&web.stock))
+        roll->length = std::max(Length(), roll->length - used);
 }
 
 } // namespace
@@ -31,13 +38,13 @@ Edited chooseLayout(const Quilt& quilt, BlockId id, quilt::School school, quilt:
 }
 
 Edited changeLayout(const Quilt& quilt, BlockId id, quilt::Layout layout) {
-    return changeBlock(quilt, id, [&](Quilt&, Block& block) { block.layout = {std::move(layout)}; });
+    return changeBlock(quilt, id, [&](Quilt&, Block& block) { block.layout = std::move(layout); });
 }
 
 Edited pin(const Quilt& quilt, BlockId id, const std::vector<PieceId>& pieces, bool pinned) {
     return changeBlock(quilt, id, [&](Quilt&, Block& block) {
-        for (auto& layout : block.layout)
-            for (auto& traced : layout.traced)
+        if (block.layout)
+            for (auto& traced : block.layout->traced)
                 if (std::find(pieces.begin(), pieces.end(), traced.piece) != pieces.end())
                     traced.pinned = pinned;
     });
@@ -61,17 +68,18 @@ Edited setPrint(const Quilt& quilt, FabricId id, quilt::Print print, measure::An
     if (!fabric) return failure(Code::noSuchFabric, {std::to_string(id.value)});
     const bool other = fabric->print != print || fabric->tolerance != tolerance;
     fabric->print = print, fabric->tolerance = tolerance;
-    for (auto& block : out.blocks)
-        for (const auto& piece : block.pieces)
-            if (other && piece.fabric == id && piece.grain) giveUpUntraced(block, piece);
+    const auto liesWrong = [&](const Piece& piece) { return piece.fabric == id && piece.grain; };
+    for (std::size_t i = 0; other && i < out.blocks.size(); ++i)
+        for (const auto& piece : std::as_const(out.blocks)[i].pieces)
+            if (liesWrong(piece)) giveUpUntraced(out.blocks[i], piece);
     return out;
 }
 
 Edited putAway(const Quilt& quilt, BlockId id, const std::vector<quilt::Remains>& remains,
                std::int64_t time) {
     return changeBlock(quilt, id, [&](Quilt& out, Block& block) {
-        if (block.layout.empty()) return;
-        auto& layout = block.layout.front();
+        if (!block.layout) return;
+        auto& layout = *block.layout;
         auto* web = find(out.webs, layout.web);
         for (const auto& rest : remains) {
             const auto number = static_cast<std::size_t>(rest.sheet);
@@ -81,14 +89,12 @@ Edited putAway(const Quilt& quilt, BlockId id, const std::vector<quilt::Remains>
             sheet.putAway = true;
             if (sheet.offCut)
                 std::erase_if(out.offCuts, [&](const auto& o) { return o.id == sheet.offCut; });
-            else if (web && web->sheets > 0)
-                --web->sheets;
             else if (web)
-                web->length = Length::ofMm(std::max(0.0, web->length.mm() - rest.used.mm()));
+                takeFrom(*web, rest.used);
             for (const auto& outline : rest.offCuts)
                 out.offCuts.push_back({OffCutId{out.nextId++}, layout.web, outline, block.name, ""});
         }
-        note(out, {time, id, {}, "putAway", ""});
+        note(out, {time, id, {}, quilt::Event::putAway, ""});
     });
 }
 

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/base/error.hpp"
+#include "core/base/names.hpp"
 #include "core/measure/length.hpp"
 
 #include <cstdint>
@@ -12,6 +13,9 @@
 namespace up::measure {
 
 enum class System : std::uint8_t { inches, metric };
+constexpr auto keysOf(System) {
+    return std::to_array<std::string_view>({"inches", "metric"});
+}
 
 /// Reads "3 1/8", "3-1/8", "3.125", "3⅛", "9 1/2in", "9½\"", "8cm", "228.6 mm", "½"; blanks anywhere between.
 /// A bare number is in `bare`'s unit (inches, or centimetres when metric).

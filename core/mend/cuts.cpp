@@ -3,9 +3,9 @@
 #include "core/edit/shapes.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/mend/reshaping.hpp"
-#include "core/plan/doubts.hpp"
-#include "core/plan/shine_plan.hpp"
-#include "core/plan/stack_checks.hpp"
+#include "core/plan/block/doubts.hpp"
+#include "core/plan/block/shine_plan.hpp"
+#include "core/plan/check/stack_checks.hpp"
 #include "core/stack/knots.hpp"
 
 #include <algorithm>
@@ -44,7 +44,7 @@ Edited untied(const Quilt& quilt, BlockId id, PieceId pieceId) {
     if (!over || !under) {
         std::string names;
         for (const std::size_t i : ring)
-            names += (names.empty() ? "" : ", ") + plan::calledOf(place->block, place->block.pieces[i]);
+            names += (names.empty() ? "" : ", ") + quilt::calledOf(place->block, place->block.pieces[i]);
         return failure(Code::cannotUntie, {names});
     }
     const auto& piece = place->block.pieces[cut->piece];
@@ -65,7 +65,7 @@ Edited runOff(const Quilt& quilt, BlockId id, PieceId pieceId) {
     const auto place = placeOf(quilt, id, pieceId);
     if (!place) return tl::unexpected(place.error());
     const auto& region = place->plan.regions[place->index];
-    const auto box = plan::finishedBox(place->block);
+    const auto box = quilt::finishedBox(place->block);
     const double out = (quilt::seamAllowance + beyondRaw).mm(), in = plan::seamLineNear.mm();
     std::vector<Region> all{region};
     const auto carry = [&](shape::Point a, shape::Point b, shape::Point outwards) {

@@ -4,7 +4,7 @@
 #include "core/edit/stacking.hpp"
 #include "core/edit/tracing.hpp"
 #include "core/mend/reshaping.hpp"
-#include "core/plan/check_plan.hpp"
+#include "core/plan/check/check_plan.hpp"
 
 #include <algorithm>
 
@@ -100,7 +100,7 @@ Edited restackedOver(const Quilt& quilt, BlockId id, PieceId upper, PieceId lowe
         std::string others;
         for (const std::size_t i : knot)
             if (const auto& piece = block.pieces[i]; piece.id != upper && piece.id != lower)
-                others += (others.empty() ? "" : ", ") + plan::calledOf(block, piece);
+                others += (others.empty() ? "" : ", ") + quilt::calledOf(block, piece);
         return failure(Code::othersMind,
                        {find(block.pieces, upper)->name, find(block.pieces, lower)->name, others});
     }

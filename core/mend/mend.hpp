@@ -4,7 +4,7 @@
 
 #include "core/check/finding.hpp"
 #include "core/edit/edits.hpp"
-#include "core/plan/underlap_plan.hpp"
+#include "core/plan/block/underlap_plan.hpp"
 
 namespace up::mend {
 

@@ -14,7 +14,7 @@ using shape::Region;
 Result<Place> placeOf(const Quilt& quilt, BlockId id, PieceId piece) {
     const auto* block = find(quilt.blocks, id);
     if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});
-    const int number = plan::numberOf(*block, piece);
+    const int number = quilt::numberOf(*block, piece);
     if (number == 0) return failure(Code::noSuchPiece, {std::to_string(piece.value)});
     return Place{*block, plan::planBlock(*block), static_cast<std::size_t>(number) - 1};
 }

@@ -2,7 +2,7 @@
 // Lower pieces beneath upper ones: what peeks out is put right, what does not reach under grows.
 #include "core/edit/stacking.hpp"
 #include "core/mend/reshaping.hpp"
-#include "core/plan/doubts.hpp"
+#include "core/plan/block/doubts.hpp"
 
 #include <algorithm>
 
@@ -18,7 +18,7 @@ namespace {
 
 /// The peek that the finding is about, as the quilt is now.
 std::optional<stack::Peek> peekOf(const Place& place, PieceId upper, bool shows) {
-    const auto within = shape::rectangle(plan::finishedBox(place.block));
+    const auto within = shape::rectangle(quilt::finishedBox(place.block));
     const auto& p = place.plan;
     for (auto& peek : stack::peeksOf(p.regions, place.index, p.above[place.index], p.cover[place.index],
                                      p.visible[place.index], within))
@@ -61,7 +61,7 @@ Edited tuckedUnder(const Quilt& quilt, BlockId id, PieceId lower, PieceId under)
     auto place = placeOf(quilt, id, lower);
     if (!place) return tl::unexpected(place.error());
     std::vector<std::size_t> uppers;
-    if (const int number = plan::numberOf(place->block, under); number > 0)
+    if (const int number = quilt::numberOf(place->block, under); number > 0)
         uppers.push_back(static_cast<std::size_t>(number) - 1);
     return reshaped(quilt, id, place->piece(), place->plan.regions[place->index], grown(*place, uppers),
                     place->plan.cover[place->index]);

@@ -4,8 +4,8 @@
 #include "core/measure/say.hpp"
 #include "core/pattern/figures.hpp"
 #include "core/shape/arc.hpp"
+#include "core/shape/contours_sorted.hpp"
 #include "core/shape/fitting.hpp"
-#include "core/shape/nesting.hpp"
 
 #include <algorithm>
 #include <cmath>

@@ -29,12 +29,19 @@ struct GroundStrip {
     bool operator==(const GroundStrip&) const = default;
 };
 
+/// Pressed in, to place by.
+struct Creases {
+    bool halves = true;     ///< through the middle both ways
+    bool diagonals = false; ///< from corner to corner
+    bool quarters = false;  ///< halfway between the middle and the edges
+    bool operator==(const Creases&) const = default;
+};
+
 struct Ground {
     /// So much wider and higher than the block's cut size is it cut; trimmed once it is stitched. A 12½ in
     /// block from 13 in is usual. Source: common practice.
     Length oversize = Length::ofInches(1, 2);
-    /// Creases pressed in: through the middle both ways, from corner to corner, and halfway between.
-    bool halves = true, diagonals = false, quarters = false;
+    Creases creases;
     std::optional<Angle> grain;      ///< how its print runs: 0° to the right, 90° down
     bool rows = false;               ///< strips lie one above the other; else side by side
     std::vector<GroundStrip> strips; ///< from the left or from the top; none: one piece of cloth

@@ -27,6 +27,14 @@ Quilt emptyQuilt(std::string name) {
     return quilt;
 }
 
+shape::Box finishedBox(const Block& block) {
+    return {0, 0, block.width.mm(), block.height.mm()};
+}
+
+shape::Box cutBox(const Block& block) {
+    return finishedBox(block).grownBy(seamAllowance.mm());
+}
+
 Transform placing(const Piece& piece) {
     const auto& p = piece.place;
     const auto centre = boundsOf(*piece.outline).centre();

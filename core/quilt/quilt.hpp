@@ -10,14 +10,15 @@
 #include "core/quilt/ground.hpp"
 #include "core/quilt/reading.hpp"
 #include "core/quilt/recipe.hpp"
+#include "core/quilt/shared_list.hpp"
 #include "core/quilt/step.hpp"
 #include "core/shape/path.hpp"
 #include "core/shape/ring.hpp"
 
-#include <array>
 #include <optional>
 #include <string>
-#include <string_view>
+#include <utility>
+#include <variant>
 #include <vector>
 
 namespace up::quilt {
@@ -34,7 +35,9 @@ enum class Print : std::uint8_t {
     striped, ///< along a line, either way up: stripes, wood grain, dots in rows
     oneWay   ///< with a top and a bottom
 };
-inline constexpr std::array<std::string_view, 3> printKeys{"plain", "striped", "oneWay"};
+constexpr auto keysOf(Print) {
+    return std::to_array<std::string_view>({"plain", "striped", "oneWay"});
+}
 
 /// Of quilting cotton; a strand of light comes through. Invented, no source: hold it against the cloth.
 inline constexpr double usualOpacity = 0.85;
@@ -67,16 +70,33 @@ struct Pressing {
     bool operator==(const Pressing&) const = default;
 };
 
-/// A fusible web: a roll (`sheets` = 0, `length` = what is on it) or that many sheets.
+/// Web on a roll; none of it when it is used up.
+struct Roll {
+    Length length = Length::ofInches(72, 1);
+    bool operator==(const Roll&) const = default;
+};
+/// Web in sheets of one size; 0 when they are used up.
+struct Packet {
+    int sheets = 1;
+    Length length = Length::ofInches(12, 1); ///< of one sheet
+    bool operator==(const Packet&) const = default;
+};
+
+/// A fusible web, and how much of it is there.
 struct Web {
     WebId id;
     std::string name;
     int papers = 1;
-    Length width = Length::ofInches(17, 1), length = Length::ofInches(72, 1);
-    int sheets = 0;
+    Length width = Length::ofInches(17, 1);
+    std::variant<Roll, Packet> stock;
     Pressing first, final;
     Extra extra;
     bool operator==(const Web&) const;
+    /// Null when it comes the other way.
+    [[nodiscard]] const Roll* roll() const { return std::get_if<Roll>(&stock); }
+    [[nodiscard]] const Packet* packet() const { return std::get_if<Packet>(&stock); }
+    /// What is on the roll, or the length of one sheet.
+    [[nodiscard]] Length length() const { return roll() ? roll()->length : packet()->length; }
 };
 
 /// Web left over that is worth keeping: [0, …] mm both ways, perhaps with holes.
@@ -102,7 +122,9 @@ enum class Shine : std::uint8_t {
     cutAway, ///< what lies behind is cut away once the piece is stitched
     accepted ///< it may be seen
 };
-inline constexpr std::array<std::string_view, 3> shineKeys{"ask", "cutAway", "accepted"};
+constexpr auto keysOf(Shine) {
+    return std::to_array<std::string_view>({"ask", "cutAway", "accepted"});
+}
 
 struct Piece {
     PieceId id;
@@ -147,9 +169,15 @@ struct Traced {
     bool operator==(const Traced&) const = default;
 };
 
+/// Why a piece has no place on the web.
+enum class WhyNot : std::uint8_t { largerThanSheet, webUsedUp };
+constexpr auto keysOf(WhyNot) {
+    return std::to_array<std::string_view>({"largerThanSheet", "webUsedUp"});
+}
+
 struct Unplaced {
     PieceId piece;
-    std::string reason; ///< "largerThanSheet" or "webUsedUp"
+    WhyNot reason{};
     bool operator==(const Unplaced&) const = default;
 };
 
@@ -186,11 +214,14 @@ enum class School : std::uint8_t {
     windowed, ///< smaller pieces in the windows of larger ones
     strip     ///< equal shapes turned up and down in strips of their height
 };
-inline constexpr std::array<std::string_view, 4> schoolKeys{"oneByOne", "byFabric", "windowed", "strip"};
+constexpr auto keysOf(School) {
+    return std::to_array<std::string_view>({"oneByOne", "byFabric", "windowed", "strip"});
+}
 
 enum class StitchKind : std::uint8_t { satin, zigzag, blanket, straight };
-/// As they are called in files, in that order.
-inline constexpr std::array<std::string_view, 4> stitchKeys{"satin", "zigzag", "blanket", "straight"};
+constexpr auto keysOf(StitchKind) {
+    return std::to_array<std::string_view>({"satin", "zigzag", "blanket", "straight"});
+}
 
 /// How the edges are to be stitched.
 struct EdgeStitch {
@@ -216,8 +247,8 @@ struct Block {
     Reading letters = Reading::unknown; ///< how the letters of the drawing read as it came
     bool trimmed = false;               ///< the block is finished
     EdgeStitch edge;
-    std::vector<Piece> pieces;  ///< bottom first
-    std::vector<Layout> layout; ///< none or one
+    std::vector<Piece> pieces; ///< bottom first
+    std::optional<Layout> layout;
     Extra extra;
     School school = School::byFabric;
     Ground ground{};
@@ -226,11 +257,44 @@ struct Block {
     bool operator==(const Block&) const;
 };
 
+/// What the log tells of: a step of a piece, or something else that was done.
+enum class Event : std::uint8_t {
+    toTrace,
+    traced,
+    roughCut,
+    bonded,
+    marked,
+    cleanCut,
+    laid,
+    fused,
+    tested,
+    stitched,
+    ruined,
+    imported,
+    resized,
+    trimmed,
+    layout,
+    putAway, ///< what was left of the web went back into the stash
+    note     ///< whatever else; its words are in the note
+};
+constexpr auto keysOf(Event) {
+    return std::to_array<std::string_view>({"toTrace", "traced", "roughCut", "bonded", "marked", "cleanCut",
+                                            "laid", "fused", "tested", "stitched", "ruined", "imported",
+                                            "resized", "trimmed", "layout", "putAway", "note"});
+}
+/// The steps come first among the events, in their order.
+[[nodiscard]] constexpr Event eventOf(Step step) {
+    return static_cast<Event>(step);
+}
+[[nodiscard]] constexpr std::optional<Step> stepOf(Event event) {
+    return event <= Event::stitched ? std::optional(static_cast<Step>(event)) : std::nullopt;
+}
+
 struct LogEntry {
     std::int64_t time = 0; ///< seconds since 1970-01-01 UTC
     BlockId block;
-    PieceId piece;    ///< none: the whole block
-    std::string what; ///< a step's key, or "ruined", "imported", "resized", "trimmed", "layout", "note"
+    PieceId piece; ///< none: the whole block
+    Event what = Event::note;
     std::string note;
     bool operator==(const LogEntry&) const = default;
 };
@@ -240,7 +304,7 @@ struct Quilt {
     measure::System units = measure::System::inches;
     int columns = 3;
     Length sashing = Length::ofInches(1, 1);
-    std::vector<Block> blocks;
+    SharedList<Block> blocks;
     std::vector<Fabric> fabrics;
     std::vector<Web> webs;
     std::vector<OffCut> offCuts;
@@ -255,14 +319,19 @@ struct Quilt {
 /// ¼ in. Source: common practice.
 inline constexpr Length seamAllowance = Length::ofInches(1, 4);
 
+/// Null when there is none.
 template<class Items, class ItemId> [[nodiscard]] auto* find(Items& items, ItemId id) {
-    for (auto& item : items)
-        if (item.id == id) return &item;
+    for (std::size_t i = 0; i < items.size(); ++i) // looking on the way makes nothing the list's own
+        if (std::as_const(items)[i].id == id) return &items[i];
     return static_cast<decltype(&items.front())>(nullptr);
 }
 
 /// A quilt with one web and nothing else: what *New* starts from.
 [[nodiscard]] Quilt emptyQuilt(std::string name);
+
+[[nodiscard]] shape::Box finishedBox(const Block& block);
+/// With its seam allowance all round: what is cut.
+[[nodiscard]] shape::Box cutBox(const Block& block);
 
 /// The outline where the piece lies on the block: drawing, turned and moved.
 [[nodiscard]] shape::Transform placing(const Piece& piece);

@@ -2,6 +2,8 @@
 // Which way round the letters of a drawing read.
 #pragma once
 
+#include "core/base/names.hpp"
+
 #include <cstdint>
 
 namespace up::quilt {
@@ -11,5 +13,8 @@ enum class Reading : std::uint8_t {
     asSeen,
     mirrored
 };
+constexpr auto keysOf(Reading) {
+    return std::to_array<std::string_view>({"unknown", "asSeen", "mirrored"});
+}
 
 } // namespace up::quilt

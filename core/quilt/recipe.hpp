@@ -2,9 +2,9 @@
 // What a built-in shape is made from, so that its measures can be changed later.
 #pragma once
 
+#include "core/base/names.hpp"
 #include "core/shape/path.hpp"
 
-#include <array>
 #include <string>
 #include <string_view>
 #include <vector>
@@ -27,10 +27,10 @@ enum class RecipeKind : std::uint8_t {
     line,  ///< a stem along a line that was drawn
     letter ///< one letter, or several that are one piece
 };
-/// As they are called in files, in that order.
-inline constexpr std::array<std::string_view, 14> recipeKeys{
-    "circle",   "oval", "ring",   "leaf",  "petal", "teardrop", "heart",
-    "crescent", "star", "flower", "strip", "stem",  "line",     "letter"};
+constexpr auto keysOf(RecipeKind) {
+    return std::to_array<std::string_view>({"circle", "oval", "ring", "leaf", "petal", "teardrop", "heart",
+                                            "crescent", "star", "flower", "strip", "stem", "line", "letter"});
+}
 
 struct Recipe {
     RecipeKind kind = RecipeKind::circle;

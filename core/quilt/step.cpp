@@ -2,20 +2,6 @@
 #include "core/quilt/step.hpp"
 
 namespace up::quilt {
-namespace {
-constexpr std::array<std::string_view, 10> keys{"toTrace",  "traced", "roughCut", "bonded", "marked",
-                                                "cleanCut", "laid",   "fused",    "tested", "stitched"};
-}
-
-std::string_view keyOf(Step step) {
-    return keys[static_cast<std::size_t>(step)];
-}
-
-std::optional<Step> stepFromKey(std::string_view key) {
-    for (const Step step : allSteps)
-        if (keyOf(step) == key) return step;
-    return std::nullopt;
-}
 
 Tread treadOf(Step step) {
     switch (step) {

@@ -3,11 +3,10 @@
 #pragma once
 
 #include "core/base/error.hpp"
+#include "core/base/names.hpp"
 
-#include <array>
 #include <cstdint>
 #include <optional>
-#include <string_view>
 
 namespace up::quilt {
 
@@ -24,18 +23,14 @@ enum class Step : std::uint8_t {
     tested,
     stitched
 };
-inline constexpr std::array allSteps{Step::toTrace, Step::traced,   Step::roughCut, Step::bonded,
-                                     Step::marked,  Step::cleanCut, Step::laid,     Step::fused,
-                                     Step::tested,  Step::stitched};
-
-/// Stable words for files and the log: "toTrace", "roughCut", …
-[[nodiscard]] std::string_view keyOf(Step step);
-[[nodiscard]] std::optional<Step> stepFromKey(std::string_view key);
+/// Stable words for files and the log.
+constexpr auto keysOf(Step) {
+    return std::to_array<std::string_view>({"toTrace", "traced", "roughCut", "bonded", "marked", "cleanCut",
+                                            "laid", "fused", "tested", "stitched"});
+}
 
 /// The eight treads of the stair.
 enum class Tread : std::uint8_t { draw, trace, bond, cut, lay, fuse, stitch, finish };
-inline constexpr std::array allTreads{Tread::draw, Tread::trace, Tread::bond,   Tread::cut,
-                                      Tread::lay,  Tread::fuse,  Tread::stitch, Tread::finish};
 /// Where a step is done.
 [[nodiscard]] Tread treadOf(Step step);
 /// The step that completes a tread; nothing for draw and finish, which are the block's, not a piece's.

@@ -5,8 +5,8 @@
 #include "core/base/colour.hpp"
 #include "core/shape/path.hpp"
 #include "core/shape/region.hpp"
+#include "core/sheet/tag.hpp"
 
-#include <cstdint>
 #include <optional>
 #include <string>
 #include <variant>
@@ -27,8 +27,8 @@ struct Shape {
     std::vector<shape::Contour> contours;
     std::optional<Colour> fill;
     std::optional<Pen> pen;
-    std::uint32_t tag = 0; ///< what it stands for (a piece's id); 0 = nothing to click
-    double opacity = 1.0;  ///< of the fill
+    Tag tag{};            ///< what it stands for
+    double opacity = 1.0; ///< of the fill
 };
 
 enum class Align : std::uint8_t { left, centre, right };
@@ -49,7 +49,7 @@ struct Flag {
     bool pointsLeft = false;
     Colour colour;     ///< of the cloth; the number is dark or light as that asks
     double height = 6; ///< mm
-    std::uint32_t tag = 0;
+    Tag tag{};
 };
 
 using Item = std::variant<Shape, Words, Flag>;

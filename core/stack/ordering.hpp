@@ -2,6 +2,7 @@
 // Orders from the bottom up that keep what lies on what, and where there is none.
 #pragma once
 
+#include "core/base/names.hpp"
 #include "core/stack/stack.hpp"
 
 #include <functional>
@@ -29,6 +30,9 @@ enum class Reason : std::uint8_t {
     drawn,   ///< they merely meet; drawn so
     forced   ///< what else was decided leaves no other way
 };
+constexpr auto keysOf(Reason) {
+    return std::to_array<std::string_view>({"said", "overlap", "lighter", "drawn", "forced"});
+}
 
 struct Decision {
     std::size_t upper, lower;

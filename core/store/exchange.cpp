@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/store/exchange.hpp"
 
-#include "core/shape/nesting.hpp"
+#include "core/shape/contours_sorted.hpp"
 #include "core/store/json.hpp"
 
 #include <algorithm>
@@ -215,10 +215,10 @@ std::string writeNestLayout(const layout::NestJob& job, const layout::NestLayout
 }
 
 bool looksLike(const std::string& text, const std::string& format) {
-    return Json::accept(text) && [&] {
-        const auto json = Json::parse(text);
-        return json.is_object() && json.value("format", std::string()) == format;
-    }();
+    const auto json = parseJson(text, "");
+    if (!json || !json->is_object() || !json->contains("format")) return false;
+    const auto& found = (*json)["format"];
+    return found.is_string() && found.get<std::string>() == format;
 }
 
 } // namespace up::store

@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/store/file.hpp"
 
+#include <array>
+#include <atomic>
 #include <cerrno>
 #include <cstring>
 #include <fcntl.h>
-#include <fstream>
 #include <iostream>
-#include <sstream>
 #include <sys/stat.h>
 #include <unistd.h>
 
@@ -62,46 +62,112 @@ Result<void> writeInto(const std::string& path, const std::string& bytes, const 
     return reason ? writeFailure(path, reason) : Result<void>{};
 }
 
+/// An open file without a name, or with one that nobody else has; it takes the name it is for once it is
+/// whole.
+class Fresh {
+public:
+    Fresh(const std::string& target, mode_t mode) : m_target(target) {
+        if (::access("/proc/self/fd", X_OK) == 0) // needed to name it
+            m_descriptor = ::open(folderOf(target).c_str(), O_TMPFILE | O_RDWR | O_CLOEXEC, mode);
+        if (m_descriptor >= 0) return;
+        m_name = nextName(); // not every file system has files without names
+        m_descriptor = ::open(m_name.c_str(), O_CREAT | O_EXCL | O_RDWR | O_CLOEXEC, mode);
+    }
+    Fresh(const Fresh&) = delete;
+    Fresh& operator=(const Fresh&) = delete;
+    ~Fresh() {
+        if (m_descriptor >= 0) ::close(m_descriptor);
+        if (!m_name.empty()) ::unlink(m_name.c_str());
+    }
+    [[nodiscard]] int descriptor() const { return m_descriptor; }
+    /// 0, or the reason.
+    int takePlace() {
+        if (m_name.empty()) {
+            m_name = nextName();
+            const auto self = "/proc/self/fd/" + std::to_string(m_descriptor);
+            if (::linkat(AT_FDCWD, self.c_str(), AT_FDCWD, m_name.c_str(), AT_SYMLINK_FOLLOW) != 0) {
+                m_name.clear();
+                return errno;
+            }
+        }
+        if (::rename(m_name.c_str(), m_target.c_str()) != 0) return errno;
+        m_name.clear();
+        return 0;
+    }
+
+private:
+    [[nodiscard]] std::string nextName() const {
+        static std::atomic<unsigned> count = 0;
+        return m_target + "." + std::to_string(::getpid()) + "-" + std::to_string(++count) + ".part";
+    }
+    std::string m_target, m_name;
+    int m_descriptor = -1;
+};
+
+Result<void> writeOut(const std::string& bytes) {
+    std::cout << bytes << std::flush;
+    if (std::cout) return {};
+    return writeFailure("standard output", errno ? errno : EIO);
+}
+
+constexpr mode_t anyMayWrite = S_IWUSR | S_IWGRP | S_IWOTH;
+
 } // namespace
 
 Result<std::string> readFile(const std::string& path) {
+    // Not waiting: a pipe that nobody writes to would keep us for ever.
+    const int descriptor = ::open(path.c_str(), O_RDONLY | O_CLOEXEC | O_NONBLOCK);
+    if (descriptor < 0) return failure(Code::cannotOpen, {path, std::strerror(errno)});
+    const auto refuse = [&](const std::string& why) {
+        ::close(descriptor);
+        return failure(Code::cannotOpen, {path, why});
+    };
     struct stat info {};
-    if (::stat(path.c_str(), &info) != 0) return failure(Code::cannotOpen, {path, std::strerror(errno)});
-    if (S_ISDIR(info.st_mode)) return failure(Code::cannotOpen, {path, std::strerror(EISDIR)});
-    if (static_cast<std::size_t>(info.st_size) > mostBytes) return failure(Code::tooLarge, {path, "256 MB"});
-    std::ifstream in(path, std::ios::binary);
-    std::ostringstream text;
-    text << in.rdbuf();
-    if (!in) return failure(Code::cannotOpen, {path, std::strerror(errno ? errno : EIO)});
-    return text.str();
+    if (::fstat(descriptor, &info) != 0) return refuse(std::strerror(errno));
+    if (S_ISDIR(info.st_mode)) return refuse(std::strerror(EISDIR));
+    if (!S_ISREG(info.st_mode)) return refuse("it is a pipe or a device, not a file");
+    std::string out;
+    std::array<char, 1 << 16> buffer{};
+    for (;;) {
+        const auto n = ::read(descriptor, buffer.data(), buffer.size());
+        if (n < 0 && errno == EINTR) continue;
+        if (n < 0) return refuse(std::strerror(errno));
+        if (n == 0) break;
+        out.append(buffer.data(), static_cast<std::size_t>(n));
+        if (out.size() > mostBytes) {
+            ::close(descriptor);
+            return failure(Code::tooLarge, {path, "256 MB"});
+        }
+    }
+    ::close(descriptor);
+    return out;
 }
 
-Result<void> writeFile(const std::string& asked, const std::string& bytes, const WriteCall& write) {
-    if (asked == "-") {
-        std::cout << bytes << std::flush;
-        return std::cout ? Result<void>{} : writeFailure("standard output", errno);
-    }
+Result<void> writeFile(const std::string& asked, const std::string& bytes, const Writing& how) {
+    if (asked == "-") return writeOut(bytes);
     const std::string path = targetOf(asked);
     struct stat old {};
     const bool known = ::stat(path.c_str(), &old) == 0;
-    if (known && !S_ISREG(old.st_mode) && !S_ISDIR(old.st_mode)) return writeInto(path, bytes, write);
-    const std::string folder = folderOf(path);
-    std::string aside = path + ".XXXXXX";
-    const int descriptor = ::mkostemp(aside.data(), O_CLOEXEC);
-    if (descriptor < 0) return writeFailure(asked, errno);
-    const mode_t mask = ::umask(0);
-    ::umask(mask);
-    ::fchmod(descriptor, known ? old.st_mode & 07777 : 0666 & ~mask);
-    int reason = writeAll(descriptor, bytes, write);
-    if (!reason && ::fsync(descriptor) != 0) reason = errno;
-    if (::close(descriptor) != 0 && !reason) reason = errno;
-    if (!reason && ::rename(aside.c_str(), path.c_str()) != 0) reason = errno;
-    if (reason) {
-        ::unlink(aside.c_str());
-        return writeFailure(asked, reason);
-    }
-    syncFolder(folder);
+    if (known && S_ISDIR(old.st_mode)) return writeFailure(asked, EISDIR);
+    if (known && !S_ISREG(old.st_mode)) return writeInto(path, bytes, how.call);
+    if (known && ((old.st_mode & anyMayWrite) == 0 || ::access(path.c_str(), W_OK) != 0))
+        return writeFailure(asked, EACCES);
+    Fresh fresh(path, how.forOwnerOnly ? 0600 : 0666);
+    if (fresh.descriptor() < 0) return writeFailure(asked, errno);
+    if (known) ::fchmod(fresh.descriptor(), old.st_mode & 07777);
+    int reason = writeAll(fresh.descriptor(), bytes, how.call);
+    if (!reason && how.synced && ::fsync(fresh.descriptor()) != 0) reason = errno;
+    if (!reason) reason = fresh.takePlace();
+    if (reason) return writeFailure(asked, reason);
+    if (how.synced) syncFolder(folderOf(path));
     return {};
+}
+
+bool isSameFile(const std::string& a, const std::string& b) {
+    struct stat one {
+    }, other{};
+    return ::stat(a.c_str(), &one) == 0 && ::stat(b.c_str(), &other) == 0 && one.st_dev == other.st_dev &&
+           one.st_ino == other.st_ino;
 }
 
 } // namespace up::store

@@ -5,7 +5,34 @@
 
 namespace up::store {
 
+namespace {
+
+constexpr int deepest = 64;
+
+/// How deep lists and objects stand in each other; what is no JSON may give any number.
+int depthOf(const std::string& text) {
+    int depth = 0, most = 0;
+    bool inText = false;
+    for (std::size_t i = 0; i < text.size(); ++i) {
+        const char c = text[i];
+        if (inText && c == '\\')
+            ++i;
+        else if (c == '"')
+            inText = !inText;
+        else if (!inText && (c == '[' || c == '{'))
+            most = std::max(most, ++depth);
+        else if (!inText && (c == ']' || c == '}'))
+            --depth;
+    }
+    return most;
+}
+
+} // namespace
+
 Result<Json> parseJson(const std::string& text, const std::string& file) {
+    if (depthOf(text) > deepest)
+        return failure(Code::notJson,
+                       {file, "more than " + std::to_string(deepest) + " lists in each other"});
     try {
         return Json::parse(text);
     } catch (const Json::parse_error& error) {

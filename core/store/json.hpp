@@ -26,11 +26,13 @@ public:
     [[nodiscard]] const std::string& place() const { return m_place; }
     [[noreturn]] void complain(const std::string& expected) const { throw Damaged{m_place, expected}; }
 
-    [[nodiscard]] bool has(const char* key) const { return m_json->is_object() && m_json->contains(key); }
-    [[nodiscard]] Node at(const char* key) const {
+    [[nodiscard]] bool has(const std::string& key) const {
+        return m_json->is_object() && m_json->contains(key);
+    }
+    [[nodiscard]] Node at(const std::string& key) const {
         m_known.insert(key);
         if (!m_json->is_object()) complain("an object");
-        if (!m_json->contains(key)) complain(std::string("the key \"") + key + "\"");
+        if (!m_json->contains(key)) complain("the key \"" + key + "\"");
         return {(*m_json)[key], m_place.empty() ? key : m_place + "." + key};
     }
     [[nodiscard]] std::vector<Node> items() const {
@@ -66,7 +68,7 @@ public:
     }
     [[nodiscard]] const Json& raw() const { return *m_json; }
     /// Names a key that is known but not read.
-    void know(const char* key) const { m_known.insert(key); }
+    void know(const std::string& key) const { m_known.insert(key); }
     /// Every key that was not asked for, as JSON text; empty when there is none.
     [[nodiscard]] std::string rest() const {
         Json rest = Json::object();

@@ -7,7 +7,7 @@
 
 namespace up::store {
 
-inline constexpr int quiltVersion = 1;
+inline constexpr int quiltVersion = 2;
 
 /// Readable JSON, keys always in the same order; the same quilt gives the same bytes.
 [[nodiscard]] std::string writeQuilt(const quilt::Quilt& quilt);
@@ -18,6 +18,6 @@ inline constexpr int quiltVersion = 1;
 
 [[nodiscard]] Result<quilt::Quilt> loadQuilt(const std::string& path);
 [[nodiscard]] Result<void> saveQuilt(const std::string& path, const quilt::Quilt& quilt,
-                                     const WriteCall& write = {});
+                                     const Writing& how = {});
 
 } // namespace up::store

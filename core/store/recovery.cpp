@@ -4,81 +4,90 @@
 #include "core/store/json.hpp"
 
 #include <algorithm>
-#include <fcntl.h>
 #include <filesystem>
-#include <map>
-#include <sys/file.h>
-#include <unistd.h>
+#include <random>
 
 namespace up::store {
 namespace fs = std::filesystem;
 
 namespace {
 
-constexpr std::string_view prefix = "recovery-";
+constexpr std::string_view prefix = "recovery-", ending = ".json";
 
-std::string lockOf(const std::string& copy) {
-    return copy + ".lock";
+/// Process numbers come again, on the same disk even at the same time; these do not.
+std::string freshName() {
+    constexpr std::string_view digits = "0123456789abcdef";
+    std::random_device source;
+    std::string out(16, ' ');
+    for (char& c : out)
+        c = digits[source() % digits.size()];
+    return std::string(prefix) + out + std::string(ending);
 }
 
-/// Locks the file without waiting; the descriptor, or -1 when another holds it.
-int locked(const std::string& path, int flags) {
-    const int descriptor = ::open(path.c_str(), flags | O_RDWR | O_CLOEXEC, 0600);
-    if (descriptor >= 0 && ::flock(descriptor, LOCK_EX | LOCK_NB) == 0) return descriptor;
-    if (descriptor >= 0) ::close(descriptor);
-    return -1;
-}
-
-/// A program holds its lock as long as it lives, however it ends; process numbers come again, locks do not.
-bool stillRuns(const fs::path& copy) {
-    const auto lock = lockOf(copy.string());
-    if (!fs::exists(lock)) return false;
-    const int descriptor = locked(lock, 0);
-    if (descriptor < 0) return true;
-    ::unlink(lock.c_str());
-    ::close(descriptor);
-    return false;
+Result<LeftWork> read(RecoveryCopy copy) {
+    const auto path = copy.path();
+    auto json = readFile(path).and_then([&](const std::string& text) { return parseJson(text, path); });
+    if (!json) return tl::unexpected(json.error());
+    if (auto ok = expectFormat(*json, path, "upstairs-recovery", 1); !ok) return tl::unexpected(ok.error());
+    try {
+        const Node node(*json, "");
+        auto file = node.at("file").text();
+        return readQuilt(node.at("quilt").text(), path).map([&](quilt::Quilt&& quilt) {
+            return LeftWork{std::move(copy), std::move(file), std::move(quilt)};
+        });
+    } catch (const Damaged& damage) {
+        return failure(Code::damaged, {path, damage.place, damage.expected});
+    }
 }
 
 } // namespace
 
-std::string recoveryPath(const std::string& folder) {
-    static std::map<std::string, int> held; // until the program ends
+RecoveryCopy::RecoveryCopy(const std::string& folder) {
     std::error_code ignored;
     fs::create_directories(folder, ignored);
-    const auto copy = folder + "/" + std::string(prefix) + std::to_string(::getpid()) + ".json";
-    if (auto& descriptor = held[copy]; descriptor <= 0) descriptor = locked(lockOf(copy), O_CREAT);
-    return copy;
+    m_path = folder + "/" + freshName();
+    m_lock = FileLock(m_path);
 }
 
-Result<void> keepRecovery(const std::string& copy, const std::string& file, const quilt::Quilt& quilt) {
+std::optional<RecoveryCopy> RecoveryCopy::takenOver(const std::string& path) {
+    FileLock lock(path, true); // the home of one user, wherever it was used last
+    if (!lock.isHeld()) return std::nullopt;
+    return RecoveryCopy(path, std::move(lock));
+}
+
+Result<void> RecoveryCopy::keep(const std::string& file, const quilt::Quilt& quilt) const {
     const Json out{
         {"format", "upstairs-recovery"}, {"version", 1}, {"file", file}, {"quilt", writeQuilt(quilt)}};
-    return writeFile(copy, out.dump());
+    Writing how;
+    how.forOwnerOnly = true, how.synced = false; // what outlives the program is what matters
+    return writeFile(m_path, out.dump(-1, ' ', false, Json::error_handler_t::replace), how);
 }
 
-void dropRecovery(const std::string& copy) {
+void RecoveryCopy::drop() const {
     std::error_code ignored;
-    fs::remove(copy, ignored);
+    fs::remove(m_path, ignored);
 }
 
-std::vector<Recovery> leftRecoveries(const std::string& folder) {
-    std::vector<std::pair<fs::file_time_type, fs::path>> copies;
+LeftWorks leftWorks(const std::string& folder) {
+    std::vector<std::pair<fs::file_time_type, fs::path>> found;
     std::error_code wrong;
     for (const auto& entry : fs::directory_iterator(folder, wrong)) {
         const auto name = entry.path().filename().string();
-        if (name.starts_with(prefix) && name.ends_with(".json") && !stillRuns(entry.path()))
-            copies.emplace_back(entry.last_write_time(wrong), entry.path());
+        if (name.starts_with(prefix) && name.ends_with(ending))
+            found.emplace_back(entry.last_write_time(wrong), entry.path());
     }
-    std::sort(copies.rbegin(), copies.rend());
-    std::vector<Recovery> out;
-    for (const auto& [time, path] : copies) {
-        const auto text = readFile(path.string());
-        const auto json = text ? parseJson(*text, path.string()) : Result<Json>(failure(Code::cannotOpen));
-        if (!json || !expectFormat(*json, path.string(), "upstairs-recovery", 1)) continue;
-        const auto quiltText = json->value("quilt", std::string());
-        if (auto quilt = readQuilt(quiltText, path.string()))
-            out.push_back({path.string(), json->value("file", std::string()), std::move(*quilt)});
+    std::sort(found.rbegin(), found.rend());
+    LeftWorks out;
+    for (const auto& [time, path] : found) {
+        auto copy = RecoveryCopy::takenOver(path.string());
+        if (!copy) continue;
+        if (auto work = read(std::move(*copy))) {
+            out.works.push_back(std::move(*work));
+        } else if (work.error().code != Code::newerVersion) {
+            const auto aside = folder + "/damaged-" + path.filename().string();
+            fs::rename(path, aside, wrong);
+            if (!wrong) out.damaged.push_back(aside);
+        }
     }
     return out;
 }

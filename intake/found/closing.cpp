@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/found/closing.hpp"
 
+#include "core/shape/contours_sorted.hpp"
 #include "core/shape/joining.hpp"
-#include "core/shape/nesting.hpp"
 
 #include <algorithm>
 

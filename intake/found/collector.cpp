@@ -2,8 +2,8 @@
 #include "intake/found/collector.hpp"
 
 #include "core/base/text.hpp"
+#include "core/shape/contours_sorted.hpp"
 #include "core/shape/fitting.hpp"
-#include "core/shape/nesting.hpp"
 
 #include <algorithm>
 #include <cmath>

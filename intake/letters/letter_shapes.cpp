@@ -2,7 +2,7 @@
 #include "intake/letters/letter_shapes.hpp"
 
 #include "core/pattern/pattern.hpp"
-#include "core/shape/nesting.hpp"
+#include "core/shape/contours_sorted.hpp"
 
 #include <cmath>
 

@@ -1,12 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "output/dxf/dxf.hpp"
 
-#include <cstdlib>
 #include <dxflib/dl_dxf.h>
-#include <filesystem>
 #include <fstream>
 #include <iterator>
 #include <memory>
+#include <sys/mman.h>
 #include <unistd.h>
 
 namespace up::output {
@@ -14,30 +13,24 @@ namespace {
 
 constexpr double tolerance = 0.02; // mm
 
-/// A file of our own that is gone afterwards: the library writes into files only.
+/// A file in memory: the library writes into files only, and no disk can be full then.
 class Scratch {
 public:
-    Scratch() : m_path((std::filesystem::temp_directory_path() / "upstairs-XXXXXX").string()) {
-        const int handle = ::mkstemp(m_path.data());
-        m_made = handle >= 0;
-        if (m_made) ::close(handle);
-    }
+    Scratch() : m_descriptor(::memfd_create("dxf", MFD_CLOEXEC)) {}
     ~Scratch() {
-        std::error_code ignored;
-        if (m_made) std::filesystem::remove(m_path, ignored);
+        if (m_descriptor >= 0) ::close(m_descriptor);
     }
     Scratch(const Scratch&) = delete;
     Scratch& operator=(const Scratch&) = delete;
-    [[nodiscard]] bool isMade() const { return m_made; }
-    [[nodiscard]] const std::string& path() const { return m_path; }
+    [[nodiscard]] bool isMade() const { return m_descriptor >= 0; }
+    [[nodiscard]] std::string path() const { return "/proc/self/fd/" + std::to_string(m_descriptor); }
     [[nodiscard]] std::string bytes() const {
-        std::ifstream in(m_path, std::ios::binary);
+        std::ifstream in(path(), std::ios::binary);
         return {std::istreambuf_iterator<char>(in), {}};
     }
 
 private:
-    std::string m_path;
-    bool m_made;
+    int m_descriptor;
 };
 
 constexpr const char* appId = "ACAD"; // the name that the format itself asks for
@@ -118,11 +111,11 @@ void writeContour(DL_Dxf& dxf, DL_WriterA& out, const sheet::Page& page, const s
 
 Result<std::string> writeDxf(const sheet::Page& page, DxfVersion version) {
     const Scratch scratch;
-    if (!scratch.isMade()) return failure(Code::cannotWrite, {scratch.path(), "no temporary file"});
+    if (!scratch.isMade()) return failure(Code::cannotWrite, {"the DXF file", "no memory for it"});
     DL_Dxf dxf;
     const std::unique_ptr<DL_WriterA> out(
         dxf.out(scratch.path().c_str(), version == DxfVersion::r12 ? DL_VERSION_R12 : DL_VERSION_2000));
-    if (!out) return failure(Code::cannotWrite, {scratch.path(), "no temporary file"});
+    if (!out || out->openFailed()) return failure(Code::cannotWrite, {"the DXF file", "no memory for it"});
     dxf.writeHeader(*out);
     out->sectionEnd();
     writeTables(dxf, *out, page, version);
@@ -139,7 +132,9 @@ Result<std::string> writeDxf(const sheet::Page& page, DxfVersion version) {
     }
     out->dxfEOF();
     out->close();
-    return scratch.bytes();
+    auto bytes = scratch.bytes();
+    if (!bytes.ends_with("EOF\n")) return failure(Code::cannotWrite, {"the DXF file", "no memory for it"});
+    return bytes;
 }
 
 } // namespace up::output

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "output/pages/pages.hpp"
 
-#include "core/plan/doubts.hpp"
-#include "core/plan/ground_plan.hpp"
+#include "core/plan/block/doubts.hpp"
+#include "core/plan/block/ground_plan.hpp"
 #include "output/pages/drawn.hpp"
 
 namespace up::output {
@@ -29,7 +29,7 @@ std::vector<shape::Polyline> hiddenEdges(const plan::BlockPlan& plan, std::size_
 /// Seams and creases of the background, as far as the block's cut size.
 void addGround(std::vector<sheet::Item>& items, const Block& block) {
     const auto ground = plan::planGround(block);
-    const auto cut = shape::rectangle(plan::cutBox(block));
+    const auto cut = shape::rectangle(quilt::cutBox(block));
     const auto add = [&](const std::pair<Point, Point>& line, const Pen& pen) {
         for (const auto& part : shape::inside({line.first, line.second}, cut))
             items.push_back(sheet::line(part.front(), part.back(), pen));
@@ -71,12 +71,12 @@ Content placementContent(const Quilt& quilt, const Block& block) {
         const auto& piece = block.pieces[i];
         content.box.take(plan.regions[i].bounds());
         content.items.push_back(sheet::Shape{sheet::contoursOf(plan.visibleEdges[i]), std::nullopt,
-                                             Pen{pencil, 0.35, Dash::solid}, piece.id.value});
+                                             Pen{pencil, 0.35, Dash::solid}, piece.id});
         content.items.push_back(sheet::Shape{sheet::contoursOf(hiddenEdges(plan, i)), std::nullopt,
-                                             Pen{quiet, 0.25, Dash::dashed}, piece.id.value});
+                                             Pen{quiet, 0.25, Dash::dashed}, piece.id});
         addMarks(content.items, piece, quilt::placing(piece));
         label(content.items, plan.visible[i].isEmpty() ? plan.regions[i] : plan.visible[i],
-              plan::labelOf(block, piece.id), fabricName(quilt, piece.fabric));
+              quilt::labelOf(block, piece.id), fabricName(quilt, piece.fabric));
     }
     return content;
 }
@@ -119,7 +119,7 @@ Result<sheet::Page> cutSheet(const Quilt& quilt, const Block& block) {
         for (const auto& [id, outline] : lines)
             if (find(block.pieces, id)->fabric == fabric.id)
                 layer.items.push_back(sheet::Shape{sheet::contoursOf(outline), std::nullopt,
-                                                   Pen{fabric.colour, 0.1, Dash::solid}, id.value});
+                                                   Pen{fabric.colour, 0.1, Dash::solid}, id});
         if (!layer.items.empty()) page.layers.push_back(std::move(layer));
     }
     return page;
@@ -135,7 +135,7 @@ std::vector<sheet::Page> matPages(const Quilt& quilt, const Block& block, const 
             for (const auto& [id, outline] : mat.lines)
                 if (find(block.pieces, id)->fabric == fabric.id)
                     layer.items.push_back(sheet::Shape{sheet::contoursOf(outline), std::nullopt,
-                                                       Pen{fabric.colour, 0.1, Dash::solid}, id.value});
+                                                       Pen{fabric.colour, 0.1, Dash::solid}, id});
             if (!layer.items.empty()) page.layers.push_back(std::move(layer));
         }
         out.push_back(std::move(page));

@@ -3,8 +3,8 @@
 #pragma once
 
 #include "core/measure/paper.hpp"
-#include "core/plan/machine_plan.hpp"
-#include "core/plan/trace_plan.hpp"
+#include "core/plan/trace/machine_plan.hpp"
+#include "core/plan/trace/trace_plan.hpp"
 #include "core/sheet/sheet.hpp"
 
 namespace up::output {

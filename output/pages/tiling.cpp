@@ -115,7 +115,7 @@ public:
     void add(const Content& content, bool across, double at) {
         for (const auto& item : content.items) {
             const auto* shape = std::get_if<sheet::Shape>(&item);
-            if (!shape || shape->tag == 0) continue;
+            if (!shape || !sheet::isSet(shape->tag)) continue;
             const auto found = crossings(*shape, across, at);
             for (std::size_t i = 0; i + 1 < found.size(); i += 2)
                 join(across, at, found[i], found[i + 1]);

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Tracing layouts: tiled on paper, or straight onto sheets of web.
-#include "core/plan/block_plan.hpp"
+#include "core/plan/block/block_plan.hpp"
 #include "core/shape/deepest.hpp"
 #include "output/pages/drawn.hpp"
 
@@ -28,7 +28,7 @@ public:
         : m_quilt(quilt), m_block(block), m_trace(trace), m_sheet(sheet) {
         for (const auto& chunk : trace.chunks)
             if (chunk.sheet == sheet.number) addChunk(chunk);
-        for (const auto& traced : block.layout.front().traced)
+        for (const auto& traced : block.layout->traced)
             if (traced.sheet == sheet.number) addPiece(traced);
     }
     std::vector<sheet::Item> items;
@@ -66,8 +66,8 @@ void TracingSheet::addPiece(const Traced& traced) {
     const auto* piece = find(m_block.pieces, traced.piece);
     if (!piece) return;
     const auto outline = transformed(quilt::reversed(*piece), quilt::onSheet(traced));
-    items.push_back(sheet::Shape{sheet::contoursOf(outline), std::nullopt, Pen{pencil, 0.35, Dash::solid},
-                                 piece->id.value});
+    items.push_back(
+        sheet::Shape{sheet::contoursOf(outline), std::nullopt, Pen{pencil, 0.35, Dash::solid}, piece->id});
     const auto onSheet = quilt::onSheet(traced) * shape::Transform::mirrorAcross(0);
     addMarks(items, *piece, onSheet);
     addDotted(items, *piece, onSheet);
@@ -76,7 +76,7 @@ void TracingSheet::addPiece(const Traced& traced) {
     if (const auto* chunk = chunkOf(piece->id))
         for (const auto& [host, window] : chunk->windows)
             if (host == piece->id) shown = shape::subtract(shown, window);
-    label(items, shown, plan::labelOf(m_block, piece->id), fabricName(m_quilt, piece->fabric));
+    label(items, shown, quilt::labelOf(m_block, piece->id), fabricName(m_quilt, piece->fabric));
     addGrain(traced, *piece, shape::deepestPoint(shown).at);
     addInMargin(piece->id, whole);
 }
@@ -118,7 +118,7 @@ void TracingSheet::addInMargin(PieceId piece, const Region& region) {
     const double height = std::min(spot.depth * 1.6, 5.0);
     m_numbers.push_back(
         shape::rectangle(shape::Box{spot.at.x, spot.at.y, spot.at.x, spot.at.y}.grownBy(height * 0.7)));
-    items.push_back(sheet::Words{plan::labelOf(m_block, piece),
+    items.push_back(sheet::Words{quilt::labelOf(m_block, piece),
                                  {spot.at.x, spot.at.y + height * 0.35},
                                  height,
                                  quiet,
@@ -190,13 +190,13 @@ Result<std::vector<sheet::Page>> webPages(const Quilt& quilt, const Block& block
     const auto trace = plan::planTrace(quilt, block);
     const auto* web = find(quilt.webs, block.web);
     if (trace.lines.empty() || !web) return failure(Code::nothingToDo, {block.name});
-    if (web->sheets == 0) return failure(Code::webIsARoll, {web->name});
+    if (web->roll()) return failure(Code::webIsARoll, {web->name});
     const double by = testSquare / std::clamp(options.square, leastSquare, mostSquare);
     std::vector<sheet::Page> pages;
     for (const auto& use : trace.sheets) {
         if (!use.from.outline.empty()) continue; // an off-cut goes through no printer
         TracingSheet lines(quilt, block, trace, use);
-        const double width = web->width.mm(), height = web->length.mm();
+        const double width = web->width.mm(), height = web->length().mm();
         pages.push_back({width,
                          height,
                          {{"drawing", std::move(lines.items), shape::Transform::scale(by, by),

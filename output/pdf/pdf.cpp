@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "output/pdf/pdf.hpp"
 
+#include "core/base/place.hpp"
+
 #include <cairo/cairo-pdf.h>
-#include <filesystem>
 #include <fontconfig/fontconfig.h>
 #include <memory>
 #include <mutex>
@@ -131,13 +132,6 @@ cairo_status_t collect(void* to, const unsigned char* bytes, unsigned count) {
 }
 
 } // namespace
-
-std::string dataFolder() {
-    namespace fs = std::filesystem;
-    std::error_code ignored;
-    const auto program = fs::read_symlink("/proc/self/exe", ignored);
-    return (program.parent_path().parent_path() / "share" / "upstairs").string();
-}
 
 Result<std::string> writePdf(const std::vector<sheet::Page>& pages, const std::string& title) {
     if (pages.empty()) return failure(Code::nothingToDo, {title});

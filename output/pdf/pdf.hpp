@@ -11,7 +11,4 @@ namespace up::output {
 /// Errors: Code::nothingToDo without pages; Code::cannotWrite {"the PDF", reason}.
 [[nodiscard]] Result<std::string> writePdf(const std::vector<sheet::Page>& pages, const std::string& title);
 
-/// Where fonts and other shipped files lie: beside the program (../share/upstairs).
-[[nodiscard]] std::string dataFolder();
-
 } // namespace up::output

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "tests/gui/bench.hpp"
+#include "core/base/place.hpp"
 
 #include "app/window/stair.hpp"
 #include "output/pdf/pdf.hpp"
@@ -92,6 +93,12 @@ bool FakeAsker::yes(const QString& title, const QString& question, const QString
     return next(yeses).value_or(false);
 }
 
+std::optional<std::size_t> FakeAsker::decide(const QString& title, const QString& question,
+                                             const QStringList&) {
+    asked << title + ": " + question;
+    return next(decisions);
+}
+
 WindowTest::WindowTest() {
     openWindow();
 }
@@ -101,8 +108,8 @@ void WindowTest::openWindow() {
     m_window.reset();
     app::WindowOptions options;
     options.folder = QString::fromStdString(m_dir.path());
-    options.scannedPage = QString::fromStdString(output::dataFolder() + "/demo/scanned-page.jpg");
-    options.sample = QString::fromStdString(output::dataFolder() + "/demo/towpath.upstairs");
+    options.scannedPage = QString::fromStdString(dataFolder() + "/demo/scanned-page.jpg");
+    options.sample = QString::fromStdString(dataFolder() + "/demo/towpath.upstairs");
     options.clock = [this] { return m_time += 60; };
     options.asker = &m_asker;
     options.autosaveDelay = 20;

@@ -80,7 +80,9 @@ public:
         return fabricAnswer ? fabricAnswer(question) : std::nullopt;
     }
     bool yes(const QString& title, const QString& question, const QString&) override;
-    void tell(const QString& sentence) override { asked << sentence; }
+    std::deque<std::size_t> decisions;
+    std::optional<std::size_t> decide(const QString& title, const QString& question,
+                                      const QStringList& answers) override;
 
 private:
     QString file(const QString& title);

@@ -7,8 +7,10 @@
 
 #include <QAction>
 #include <QCloseEvent>
+#include <QDragEnterEvent>
 #include <QLabel>
 #include <QMenu>
+#include <QMimeData>
 #include <QProcess>
 #include <csignal>
 #include <filesystem>
@@ -135,17 +137,114 @@ TEST_F(FilesTest, UnsavedWorkIsKeptAsideAndDroppedOnceSaved) {
     EXPECT_FALSE(std::filesystem::exists(window().autosave().copy()));
 }
 
-TEST_F(FilesTest, WorkIsTakenUpAgainAfterACrash) {
-    // A copy by a process that is gone: what a crash leaves behind.
+/// What a crash leaves behind: a copy by a program that is gone.
+std::string leaveBehind(const std::string& folder, const std::string& file, const quilt::Quilt& quilt) {
+    const store::RecoveryCopy copy(folder);
+    EXPECT_TRUE(copy.keep(file, quilt));
+    return copy.path();
+}
+
+TEST_F(FilesTest, WorkIsTakenUpAgainAfterACrashAndStaysSafeUntilItIsSaved) {
     auto quilt = smallQuilt();
     quilt.name = "Survivor";
-    ASSERT_TRUE(store::keepRecovery(m_dir.file("recovery-999999998.json"), m_dir.file("s.upstairs"), quilt));
-    m_asker.yeses = {true};
+    const auto copy = leaveBehind(m_dir.path(), m_dir.file("s.upstairs"), quilt);
+    m_asker.decisions = {0};
     window().files().offerRecovery();
     EXPECT_TRUE(session().quilt() == quilt);
     EXPECT_EQ(session().path(), file("s.upstairs"));
     EXPECT_TRUE(session().isDirty()) << "it is not saved yet";
-    EXPECT_FALSE(std::filesystem::exists(m_dir.file("recovery-999999998.json")));
+    EXPECT_TRUE(std::filesystem::exists(copy)) << "a second crash loses nothing";
+    EXPECT_EQ(window().autosave().copy(), copy);
+    ASSERT_TRUE(window().files().save());
+    EXPECT_FALSE(std::filesystem::exists(copy));
+}
+
+TEST_F(FilesTest, LaterIsNotThrowAway) {
+    const auto copy = leaveBehind(m_dir.path(), "", smallQuilt());
+    m_asker.decisions = {1};
+    window().files().offerRecovery();
+    EXPECT_TRUE(std::filesystem::exists(copy));
+    window().files().offerRecovery(); // Escape
+    EXPECT_TRUE(std::filesystem::exists(copy));
+    m_asker.decisions = {2};
+    window().files().offerRecovery();
+    EXPECT_FALSE(std::filesystem::exists(copy));
+}
+
+TEST_F(FilesTest, AFileThatAnotherWindowHasIsOnlyLookedAt) {
+    const auto path = file("q.upstairs");
+    ASSERT_TRUE(store::saveQuilt(path.toStdString(), smallQuilt()));
+    const store::FileLock other(path.toStdString());
+    window().files().openFile(path);
+    EXPECT_NE(session().path(), path) << "put off: nothing is opened";
+    m_asker.decisions = {0};
+    window().files().openFile(path);
+    EXPECT_EQ(session().path(), path);
+    EXPECT_TRUE(session().isReadOnly());
+    change();
+    m_asker.files = {path, file("mine.upstairs")};
+    EXPECT_FALSE(window().files().save()) << "not over the other's file";
+    EXPECT_TRUE(must(store::loadQuilt(path.toStdString())) == smallQuilt());
+    EXPECT_TRUE(window().files().save());
+    EXPECT_EQ(session().path(), file("mine.upstairs"));
+    EXPECT_FALSE(session().isReadOnly());
+}
+
+TEST_F(FilesTest, WhatOthersWroteIsNotSavedOver) {
+    const auto path = file("q.upstairs");
+    ASSERT_TRUE(store::saveQuilt(path.toStdString(), smallQuilt()));
+    window().files().openFile(path);
+    auto theirs = smallQuilt();
+    theirs.name = "Theirs, and longer";
+    ASSERT_TRUE(store::saveQuilt(path.toStdString(), theirs));
+    change();
+    EXPECT_FALSE(window().files().save()) << "asked, and put off";
+    EXPECT_TRUE(must(store::loadQuilt(path.toStdString())) == theirs);
+    m_asker.decisions = {0};
+    EXPECT_TRUE(window().files().save());
+    EXPECT_TRUE(must(store::loadQuilt(path.toStdString())) == session().quilt());
+    int others = 0;
+    for (const auto& entry : std::filesystem::directory_iterator(m_dir.path()))
+        if (entry.path().filename().string().starts_with("q (other version"))
+            others += must(store::loadQuilt(entry.path().string())) == theirs;
+    EXPECT_EQ(others, 1) << "both versions are there";
+}
+
+TEST_F(FilesTest, TheOthersVersionMayBeTakenAndUndone) {
+    const auto path = file("q.upstairs");
+    ASSERT_TRUE(store::saveQuilt(path.toStdString(), smallQuilt()));
+    window().files().openFile(path);
+    change();
+    const auto mine = session().quilt();
+    auto theirs = smallQuilt();
+    theirs.name = "Theirs, and longer";
+    ASSERT_TRUE(store::saveQuilt(path.toStdString(), theirs));
+    m_asker.decisions = {1};
+    window().files().lookAtDisk();
+    EXPECT_TRUE(session().quilt() == theirs);
+    EXPECT_FALSE(session().isDirty());
+    session().undo();
+    EXPECT_TRUE(session().quilt() == mine);
+}
+
+TEST_F(FilesTest, DrawingsAndQuiltsAreDroppedOnTheWindow) {
+    const auto drop = [&](const QString& path) {
+        QMimeData data;
+        data.setUrls({QUrl::fromLocalFile(path)});
+        QDragEnterEvent enter({200, 200}, Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(&window(), &enter);
+        EXPECT_TRUE(enter.isAccepted());
+        QDropEvent event({200, 200}, Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(&window(), &event);
+    };
+    drop(drawing("lamp.svg"));
+    EXPECT_SOON(session().block() && block().pieces.size() == 14U, 10'000);
+    auto quilt = smallQuilt();
+    quilt.name = "Dropped";
+    ASSERT_TRUE(store::saveQuilt(m_dir.file("d.upstairs"), quilt));
+    m_asker.saves = {SaveAnswer::discard};
+    drop(file("d.upstairs"));
+    EXPECT_SOON(session().quilt().name == "Dropped", 5000);
 }
 
 /// The real program, killed while it has unsaved work, and started again.
@@ -170,10 +269,10 @@ TEST_F(FilesTest, TheProgramItselfLeavesACopyWhenItIsKilled) {
     EXPECT_SOON(copies(), 20'000);
     ::kill(static_cast<pid_t>(process.processId()), SIGKILL);
     process.waitForFinished();
-    const auto left = store::leftRecoveries(folder);
-    ASSERT_EQ(left.size(), 1U);
-    EXPECT_EQ(left.front().quilt.name, "Towpath");
-    EXPECT_EQ(left.front().quilt.blocks[0].pieces.size(), 22U + 14U);
+    const auto left = store::leftWorks(folder);
+    ASSERT_EQ(left.works.size(), 1U);
+    EXPECT_EQ(left.works.front().quilt.name, "Towpath");
+    EXPECT_EQ(left.works.front().quilt.blocks[0].pieces.size(), 22U + 14U);
 }
 
 TEST_F(FilesTest, NewAndRenameAndRemoveBlocks) {

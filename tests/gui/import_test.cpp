@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // A drawing before it becomes pieces: what is shown, ticked and left out.
 #include "app/dialogs/import_dialog.hpp"
-#include "app/dialogs/import_picture.hpp"
+#include "app/pictures/import_picture.hpp"
 #include "tests/gui/bench.hpp"
 #include "tests/gui/questions.hpp"
 #include "tests/support/files.hpp"

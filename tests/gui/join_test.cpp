@@ -2,7 +2,7 @@
 // Pages of one pattern: put beside each other, matched, imported as one.
 #include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/join_dialog.hpp"
-#include "app/dialogs/join_picture.hpp"
+#include "app/pictures/join_picture.hpp"
 #include "intake/svg/svg.hpp"
 #include "tests/gui/bench.hpp"
 #include "tests/gui/questions.hpp"

@@ -28,7 +28,7 @@ protected:
 TEST_F(Keys, DigitsGoToTheTreads) {
     for (int i = 0; i < 8; ++i) {
         key(static_cast<Qt::Key>(Qt::Key_1 + i));
-        EXPECT_EQ(session().view(), app::viewOf(quilt::allTreads[static_cast<std::size_t>(i)]));
+        EXPECT_EQ(session().view(), app::viewOf(every<quilt::Tread>()[static_cast<std::size_t>(i)]));
     }
     key(Qt::Key_0);
     EXPECT_EQ(session().view(), View::landing);
@@ -41,7 +41,7 @@ TEST_F(Keys, DigitsGoToTheTreads) {
 }
 
 TEST_F(Keys, TheStairIsClimbedWithTheMouseToo) {
-    for (const View view : app::allViews) {
+    for (const View view : every<View>()) {
         climb(view);
         EXPECT_EQ(session().view(), view);
     }
@@ -73,7 +73,7 @@ TEST_F(Keys, BracketsMoveThePieceInTheStackAndRenumber) {
     key(Qt::Key_BracketLeft);
     key(Qt::Key_BracketLeft);
     EXPECT_EQ(block().pieces[3].id, id);
-    EXPECT_EQ(plan::numberOf(block(), id), 4);
+    EXPECT_EQ(quilt::numberOf(block(), id), 4);
 }
 
 TEST_F(Keys, ArrowsNudgeByASixteenthAndAQuarter) {
@@ -229,7 +229,7 @@ TEST_F(Keys, EveryControlHasANameAndSaysWhatItDoes) {
 }
 
 TEST_F(Keys, TargetsAreLargeEnoughForHandsThatHoldFabric) {
-    for (const View view : app::allViews) {
+    for (const View view : every<View>()) {
         session().goTo(view);
         QCoreApplication::processEvents();
         for (auto* button : window().findChildren<QAbstractButton*>())

@@ -3,8 +3,8 @@
 #include "app/views/view.hpp"
 #include "app/window/rail.hpp"
 #include "core/edit/stacking.hpp"
-#include "core/plan/roll_call.hpp"
-#include "core/plan/underlap_plan.hpp"
+#include "core/plan/block/underlap_plan.hpp"
+#include "core/plan/lay/roll_call.hpp"
 #include "tests/gui/bench.hpp"
 #include "tests/support/shapes.hpp"
 #include "words/now_words.hpp"
@@ -17,7 +17,7 @@
 namespace up::test {
 namespace {
 
-using app::Laying;
+using app::LayMode;
 using app::View;
 
 class Lay : public WindowTest {
@@ -28,7 +28,7 @@ protected:
     shape::Box boxOf(const std::string& name) { return boundsOf(quilt::placed(piece(name))); }
     /// Where its number stands.
     QPoint onPiece(const std::string& name) {
-        const auto number = static_cast<std::size_t>(plan::numberOf(block(), named(name)));
+        const auto number = static_cast<std::size_t>(quilt::numberOf(block(), named(name)));
         return onMat(session().derived().spots()[number - 1].at);
     }
     void clickOn(const std::string& name, Qt::KeyboardModifiers keys = {}) {
@@ -45,7 +45,9 @@ protected:
         EXPECT_SOON(!window().mending().isBusy(), 5000);
     }
     QString strip() { return find<QLabel>("lay.says").text(); }
-    void awaitLying() { EXPECT_SOON(!window().lying().isBusy() && session().derived().lying(), 5000); }
+    void awaitLying() {
+        EXPECT_SOON(!window().placements().isBusy() && session().derived().placements(), 5000);
+    }
 };
 
 // --- several pieces
@@ -173,9 +175,9 @@ TEST_F(Lay, UnitsThatTheOverlapsSuggestAreOffered) {
 TEST_F(Lay, TheLastChosenGoesOverTheOther) {
     choose("Heron", View::lay);
     session().choosePieces({named("body"), named("neck")}, named("body"));
-    ASSERT_LT(plan::numberOf(block(), named("body")), plan::numberOf(block(), named("neck")));
+    ASSERT_LT(quilt::numberOf(block(), named("body")), quilt::numberOf(block(), named("neck")));
     act("stack.over");
-    EXPECT_GT(plan::numberOf(block(), named("body")), plan::numberOf(block(), named("neck")));
+    EXPECT_GT(quilt::numberOf(block(), named("body")), quilt::numberOf(block(), named("neck")));
     EXPECT_TRUE(said().contains("goes over")) << said().toStdString();
 }
 
@@ -201,7 +203,7 @@ TEST_F(Lay, StepByStepBeginsWhereItIsAndGoesOn) {
     EXPECT_TRUE(strip().startsWith("Lay 12 beak")) << "the step of the piece that is looked at";
     EXPECT_FALSE(session().isDirty()) << "a rehearsal changes nothing";
     click("lay.steps");
-    EXPECT_EQ(session().laying(), Laying::block);
+    EXPECT_EQ(session().layMode(), LayMode::block);
     EXPECT_TRUE(find<QWidget>("section").isVisible());
 }
 
@@ -215,7 +217,7 @@ TEST_F(Lay, TheMatShowsWhatLiesThereAlready) {
         for (const auto& layer : window().mat().scene().panels[0].layers)
             for (const auto& item : layer.items)
                 if (const auto* shape = std::get_if<sheet::Shape>(&item);
-                    shape && shape->tag == named(name).value)
+                    shape && sheet::pieceOf(shape->tag) == named(name))
                     return shape->fill ? shape->opacity : 0.0;
         return -1.0;
     };
@@ -229,7 +231,7 @@ TEST_F(Lay, AGuideLiesThereForAMoment) {
     choose("Heron", View::lay);
     awaitLying();
     click("lay.steps");
-    const auto dry = plan::dryLay(session().derived().lying()->steps);
+    const auto dry = plan::dryLay(session().derived().placements()->steps);
     const auto guided = std::find_if(dry.begin(), dry.end(), [](const auto& step) { return step.guide; });
     ASSERT_NE(guided, dry.end()) << "the sample has a piece of which little shows";
     session().choosePiece(block().pieces[guided->piece].id);
@@ -237,7 +239,7 @@ TEST_F(Lay, AGuideLiesThereForAMoment) {
     for (const auto& layer : window().mat().scene().panels[0].layers)
         for (const auto& item : layer.items)
             if (const auto* shape = std::get_if<sheet::Shape>(&item);
-                shape && shape->tag == block().pieces[*guided->guide].id.value) {
+                shape && sheet::pieceOf(shape->tag) == block().pieces[*guided->guide].id) {
                 EXPECT_GT(shape->opacity, 0);
                 EXPECT_LT(shape->opacity, 1);
             }
@@ -257,7 +259,7 @@ protected:
         for (const auto& layer : window().mat().scene().panels[0].layers)
             for (const auto& item : layer.items)
                 if (const auto* shape = std::get_if<sheet::Shape>(&item);
-                    shape && shape->tag == named(name).value) {
+                    shape && sheet::pieceOf(shape->tag) == named(name)) {
                     shape::Box box;
                     for (const auto& contour : shape->contours)
                         box.take(boundsOf(contour));

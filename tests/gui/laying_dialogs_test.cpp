@@ -2,8 +2,8 @@
 // The dialogs of Lay by mouse and keys: background, what tucks under what, fabrics.
 #include "app/dialogs/fabric_dialog.hpp"
 #include "app/dialogs/ground_dialog.hpp"
-#include "app/dialogs/layer_picture.hpp"
 #include "app/dialogs/underlap_dialog.hpp"
+#include "app/pictures/layer_picture.hpp"
 #include "core/edit/stacking.hpp"
 #include "tests/gui/bench.hpp"
 #include "tests/support/shapes.hpp"
@@ -71,8 +71,8 @@ TEST_F(Grounds, RoomToTrimAndCreasesAreSet) {
     press("ground.halves");
     const auto answer = m_dialog->answer();
     EXPECT_EQ(answer.ground.oversize, measure::Length::ofInches(1, 1));
-    EXPECT_TRUE(answer.ground.diagonals);
-    EXPECT_FALSE(answer.ground.halves);
+    EXPECT_TRUE(answer.ground.creases.diagonals);
+    EXPECT_FALSE(answer.ground.creases.halves);
     EXPECT_TRUE(text("ground.says").contains("10 1/2 × 10 1/2 in")) << text("ground.says").toStdString();
 }
 
@@ -228,11 +228,11 @@ TEST_F(LayingQuestions, TheBackgroundIsSetAsOneStep) {
     const auto before = session().quilt();
     m_asker.groundAnswer = [](const app::GroundQuestion& question) {
         auto ground = quilt::find(question.quilt.blocks, question.block)->ground;
-        ground.quarters = true;
+        ground.creases.quarters = true;
         return app::GroundAnswer{question.quilt.fabrics[3].id, ground};
     };
     act("lay.ground");
-    EXPECT_TRUE(block().ground.quarters);
+    EXPECT_TRUE(block().ground.creases.quarters);
     EXPECT_EQ(block().background, session().quilt().fabrics[3].id);
     session().undo();
     EXPECT_TRUE(session().quilt() == before);
@@ -252,7 +252,7 @@ TEST_F(LayingQuestions, ABackgroundWithoutAnyFabricIsCreasedAllTheSame) {
         return dialog.answer();
     };
     act("lay.ground");
-    EXPECT_TRUE(block().ground.diagonals);
+    EXPECT_TRUE(block().ground.creases.diagonals);
     EXPECT_FALSE(said().contains("abric")) << said().toStdString();
 }
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/look/look.hpp"
+#include "core/base/place.hpp"
 #include "output/pdf/pdf.hpp"
 
 #include <QApplication>
@@ -18,6 +19,6 @@ int main(int count, char** words) {
     testing::InitGoogleTest(&count, words);
     QApplication application(count, words);
     QApplication::setQuitOnLastWindowClosed(false);
-    up::app::look::apply(application, QString::fromStdString(up::output::dataFolder()));
+    up::app::look::apply(application, QString::fromStdString(up::dataFolder()));
     return RUN_ALL_TESTS();
 }

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Printing: the dialog, the stand-in that misprints, any printer of the desktop; the screen as a light box.
 #include "app/dialogs/light_box.hpp"
-#include "app/dialogs/pages_picture.hpp"
 #include "app/dialogs/print_dialog.hpp"
 #include "app/look/true_size.hpp"
+#include "app/pictures/pages_picture.hpp"
 #include "tests/gui/bench.hpp"
 #include "tests/support/shapes.hpp"
 #include "tests/support/tool.hpp"
@@ -307,7 +307,7 @@ TEST_F(LightBoxTest, OutlinesLieWhereTheirMillimetresAre) {
     int seen = 0, dark = 0;
     for (const auto& item : layer.items) {
         const auto* shape = std::get_if<sheet::Shape>(&item);
-        if (!shape || shape->tag == 0) continue;
+        if (!shape || !sheet::isSet(shape->tag)) continue;
         for (const auto p : shape::flattened(shape->contours.front())) {
             const auto at = box->pixelOf(layer.place(p)).toPoint();
             if (!picture.rect().adjusted(2, 2, -2, -120).contains(at)) continue;

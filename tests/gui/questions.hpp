@@ -2,7 +2,7 @@
 // What the import dialog is asked, with all that a test does not care about.
 #pragma once
 
-#include "app/dialogs/importing.hpp"
+#include "app/questions/importing.hpp"
 
 namespace up::test {
 

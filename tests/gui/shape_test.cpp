@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Built-in shapes, copies and cuts, dotted edges, a lost label: the dialogs and what comes of them.
 #include "app/dialogs/arrange_dialog.hpp"
-#include "app/dialogs/arrange_picture.hpp"
 #include "app/dialogs/edge_dialog.hpp"
 #include "app/dialogs/shape_dialog.hpp"
-#include "app/dialogs/true_picture.hpp"
 #include "app/dialogs/turn_dialog.hpp"
-#include "app/dialogs/turn_picture.hpp"
 #include "app/dialogs/which_dialog.hpp"
+#include "app/pictures/arrange_picture.hpp"
+#include "app/pictures/true_picture.hpp"
+#include "app/pictures/turn_picture.hpp"
 #include "core/pattern/pattern.hpp"
 #include "core/shape/stretches.hpp"
 #include "tests/gui/bench.hpp"

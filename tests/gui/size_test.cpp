@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Another size: the dialog by itself, and what the window does with its answer.
 #include "app/dialogs/size_dialog.hpp"
-#include "app/dialogs/size_picture.hpp"
+#include "app/pictures/size_picture.hpp"
 #include "core/pattern/pattern.hpp"
 #include "tests/gui/bench.hpp"
 #include "tests/support/shapes.hpp"

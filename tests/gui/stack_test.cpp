@@ -3,7 +3,7 @@
 #include "app/views/view.hpp"
 #include "app/window/section_strip.hpp"
 #include "core/edit/stacking.hpp"
-#include "core/plan/centring.hpp"
+#include "core/plan/lay/centring.hpp"
 #include "tests/gui/bench.hpp"
 
 #include <QAbstractButton>
@@ -19,7 +19,7 @@ class StackHand : public WindowTest {
 protected:
     StackHand() { openSample(); }
 
-    int number(const std::string& name) { return plan::numberOf(block(), named(name)); }
+    int number(const std::string& name) { return quilt::numberOf(block(), named(name)); }
     app::SectionStrip& strip() { return *window().findChild<app::SectionStrip*>("section"); }
     QString says() { return window().findChild<QLabel*>("says")->text(); }
     /// Triggers it and waits until what it asks for aside is done.
@@ -80,8 +80,11 @@ TEST_F(StackHand, ADropOnNothingChangesNothing) {
 TEST_F(StackHand, TheSectionFollowsItsEnds) {
     choose("Heron", View::lay);
     ASSERT_FALSE(strip().treadsOf(named("body")).empty());
-    for (const auto tag : {app::sectionEndA, app::sectionEndB})
-        emit window().mat().dragged(tag, 0, 90, false);
+    for (const auto end : {sheet::Handle::sectionFrom, sheet::Handle::sectionTo}) {
+        ASSERT_TRUE(window().mat().take({end, false, false}));
+        window().mat().carry(0, 90);
+        window().mat().letGo();
+    }
     EXPECT_TRUE(strip().treadsOf(named("wing")).empty());
     EXPECT_FALSE(strip().treadsOf(named("water")).empty()) << "lower down there is water";
     EXPECT_FALSE(session().isDirty()) << "looking changes nothing";
@@ -183,7 +186,7 @@ TEST_F(StackHand, AUnitSharesANumberInTheRail) {
     session().choosePiece(named("eye"));
     act("stack.unit");
     EXPECT_NE(quilt::find(block().pieces, named("eye"))->unit, 0);
-    EXPECT_FALSE(plan::labelOf(block(), named("eye")).find_first_of("abcd") == std::string::npos);
+    EXPECT_FALSE(quilt::labelOf(block(), named("eye")).find_first_of("abcd") == std::string::npos);
     act("stack.unit");
     EXPECT_EQ(quilt::find(block().pieces, named("eye"))->unit, 0);
 }
@@ -195,10 +198,12 @@ TEST_F(StackHand, ADraggedPieceSnapsToTheCreaseWhenItIsLetGo) {
     const double middle = block().width.mm() / 2;
     const auto now = [&] { return boundsOf(quilt::placed(*quilt::find(block().pieces, id))).centre().x; };
     const double off = middle - now();
-    emit window().mat().dragged(id.value, off + 30, 0, false);
-    emit window().mat().dragged(id.value, -29, 0, false);
+    ASSERT_TRUE(window().mat().take({id, false, false}));
+    window().mat().carry(off + 30, 0);
+    window().mat().carry(-29, 0);
+    QCoreApplication::processEvents();
     EXPECT_NEAR(now(), middle + 1, 0.01);
-    emit window().mat().dropped();
+    window().mat().letGo();
     EXPECT_NEAR(now(), middle, 0.01);
     session().undo();
     EXPECT_NEAR(now(), middle - off, 0.01) << "drag and snap are one step";

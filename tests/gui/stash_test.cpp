@@ -37,7 +37,9 @@ TEST_F(Stash, TheWebsLeafletSetsTheTimer) {
 }
 
 TEST_F(Stash, ANewWebIsUsedForABlockThatIsNotTraced) {
-    m_asker.webAnswer = [](quilt::Web& web) { web.name = "Feather", web.sheets = 4; };
+    m_asker.webAnswer = [](quilt::Web& web) {
+        web.name = "Feather", web.stock = quilt::Packet{4, Length::ofInches(12, 1)};
+    };
     window().commands().newWeb();
     ASSERT_EQ(session().quilt().webs.size(), 2U);
     EXPECT_EQ(block().web, session().quilt().webs[1].id);
@@ -94,8 +96,9 @@ TEST(WebDialog, GivesBackWhatIsEntered) {
     dialog.accept();
     EXPECT_EQ(dialog.result(), QDialog::Accepted);
     EXPECT_EQ(dialog.web().width, Length::ofInches(17, 2));
-    EXPECT_EQ(dialog.web().length, Length::ofMm(280));
-    EXPECT_EQ(dialog.web().sheets, 7);
+    EXPECT_EQ(dialog.web().length(), Length::ofMm(280));
+    ASSERT_TRUE(dialog.web().packet());
+    EXPECT_EQ(dialog.web().packet()->sheets, 7);
     EXPECT_EQ(dialog.web().papers, 2);
     EXPECT_DOUBLE_EQ(dialog.web().first.seconds, 2.5);
     EXPECT_TRUE(dialog.web().final.steam);

@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Laying out by mouse and keys: the ways compared, chunks dragged, turned and pinned, web put away.
+#include "app/commands/trace_commands.hpp"
 #include "app/dialogs/stripes_dialog.hpp"
-#include "app/window/trace_commands.hpp"
 #include "app/window/ways_strip.hpp"
 #include "core/edit/tracing.hpp"
-#include "core/plan/by_hand.hpp"
-#include "core/plan/remains.hpp"
+#include "core/plan/trace/by_hand.hpp"
+#include "core/plan/trace/remains.hpp"
 #include "core/shape/deepest.hpp"
 #include "tests/gui/bench.hpp"
 
@@ -39,7 +39,7 @@ protected:
     void compare() {
         EXPECT_SOON(!window().layoutJob().isRunning() && !window().layoutJob().isComparing(), 60'000);
     }
-    [[nodiscard]] const quilt::Layout& layout() { return block().layout.front(); }
+    [[nodiscard]] const quilt::Layout& layout() { return *block().layout; }
     [[nodiscard]] const quilt::Traced& traced(PieceId piece) {
         const auto& all = layout().traced;
         return *std::find_if(all.begin(), all.end(), [&](const auto& t) { return t.piece == piece; });
@@ -143,17 +143,19 @@ TEST_F(Trace, AChunkDraggedPastAnotherOfItsFabricLeavesThatWhereItIs) {
         if (piece.fabric == block().pieces[12].fabric && piece.id != one) other = piece;
     ASSERT_TRUE(other.id);
     const auto at = [&](PieceId id) { return shape::Point{traced(id).x, traced(id).y}; };
-    const std::string key = "nudge on the web";
-    auto& tracing = window().tracing();
-    session().choosePiece(one);
-    tracing.move(one, 0, clear - at(one).y, true, key); // below everything
-    session().choosePiece(other.id);
-    tracing.move(other.id, 0, clear + 60 - at(other.id).y, true, key);
+    auto& mat = window().mat();
+    const auto drag = [&](PieceId piece, bool alone, double down, int times) {
+        session().choosePiece(piece);
+        ASSERT_TRUE(mat.take({piece, alone, false}));
+        for (int i = 0; i < times; ++i, QCoreApplication::processEvents())
+            mat.carry(0, down);
+        mat.letGo();
+    };
+    drag(one, true, clear - at(one).y, 1); // below everything
+    drag(other.id, true, clear + 60 - at(other.id).y, 1);
     ASSERT_NE(chunkOf(one), chunkOf(other.id));
     const auto still = at(other.id);
-    session().choosePiece(one);
-    for (int i = 0; i < 12; ++i) // through the other and out below it
-        tracing.move(one, 0, 15, false, app::dragKey);
+    drag(one, false, 15, 12); // through the other and out below it
     EXPECT_EQ(at(other.id), still);
     EXPECT_NE(chunkOf(one), chunkOf(other.id));
     session().undo();
@@ -256,10 +258,10 @@ TEST_F(Trace, PutsAwayWhatIsLeftAndLaysTheNextBlockOnIt) {
     m_asker.texts = {"3/4 in"};
     find<QAction>("trace.least").trigger();
     EXPECT_EQ(session().quilt().leastOffCut, measure::Length::ofInches(3, 4));
-    const auto roll = session().quilt().webs.front().length;
+    const auto roll = session().quilt().webs.front().length();
     const auto used = session().derived().trace().sheets.front().used;
     click("now");
-    EXPECT_NEAR(session().quilt().webs.front().length.mm(), (roll - used).mm(), 1e-6);
+    EXPECT_NEAR(session().quilt().webs.front().length().mm(), (roll - used).mm(), 1e-6);
     ASSERT_FALSE(session().quilt().offCuts.empty());
     EXPECT_TRUE(said().contains("stash")) << said().toStdString();
     EXPECT_EQ(session().next().what, plan::What::goOn);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What the views compute and show.
 #include "app/views/view.hpp"
+#include "core/plan/work/progress.hpp"
 #include "tests/gui/bench.hpp"
 
 #include <QLabel>
@@ -119,7 +120,7 @@ TEST_F(Views, MetricChangesEveryMeasure) {
 TEST_F(Views, AnEmptyQuiltSaysWhatToDoFirst) {
     m_asker.saves = {app::SaveAnswer::discard};
     window().files().startNew();
-    for (const View view : app::allViews) {
+    for (const View view : every<View>()) {
         session().goTo(view);
         if (scene().panels.empty() && view != View::logbook) {
             EXPECT_FALSE(scene().empty.empty()) << app::nameOf(view).toStdString();
@@ -132,7 +133,7 @@ TEST_F(Views, NothingIsCutOffAt1280By800) {
     EXPECT_EQ(window().size(), QSize(1280, 800));
     for (const auto& candidate : session().quilt().blocks) {
         session().chooseBlock(candidate.id);
-        for (const View view : app::allViews) {
+        for (const View view : every<View>()) {
             session().goTo(view);
             EXPECT_SOON(!window().checker().isBusy(),
                         10'000); // findings come aside and are laid out after that
@@ -163,7 +164,7 @@ TEST_F(Views, WhatAPieceCoversIsKeptWhileOnlyTheWorkGoesOn) {
     EXPECT_EQ(session().derived().block().regions.data(), before) << "a step done moves nothing";
     climb(app::View::lay);
     session().choosePiece(block().pieces.front().id);
-    emit window().mat().nudged(1, 0, false);
+    key(Qt::Key_Right);
     EXPECT_NE(session().derived().block().regions, shapes);
     key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(session().derived().block().regions, shapes);
@@ -176,7 +177,7 @@ TEST_F(Views, ChecksWaitUntilChangesPause) {
     climb(app::View::lay);
     session().choosePiece(block().pieces.front().id);
     for (int i = 0; i < 10; ++i)
-        emit window().mat().nudged(i % 2 ? 1 : -1, 0, false);
+        key(i % 2 ? Qt::Key_Right : Qt::Key_Left);
     EXPECT_TRUE(window().checker().isBusy());
     EXPECT_SOON(!window().checker().isBusy(), 10'000);
     EXPECT_EQ(checked, 1);

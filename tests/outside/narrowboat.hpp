@@ -2,7 +2,7 @@
 // The narrowboat laid out, for what is printed of it.
 #pragma once
 
-#include "core/plan/lay_out.hpp"
+#include "core/plan/trace/lay_out.hpp"
 #include "intake/svg/svg.hpp"
 #include "tests/support/files.hpp"
 #include "tests/support/shapes.hpp"
@@ -18,7 +18,7 @@ namespace up::test {
         must(edit::addDrawing(quilt, quilt.blocks[0].id, must(intake::readSvg(readAll(path), path)), {}, 1));
     if (inSheets) {
         auto& web = quilt.webs.front();
-        web.sheets = 3, web.width = sheet, web.length = sheet;
+        web.width = sheet, web.stock = quilt::Packet{3, sheet};
     }
     Job job;
     auto layout = must(plan::layOut(quilt, quilt.blocks[0], {0, 1, 1}, job));

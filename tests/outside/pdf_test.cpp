@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Printed sheets, measured with poppler's tools: page boxes, fonts, words, and the one-inch square on the
 // rendered page.
-#include "core/plan/lay_out.hpp"
-#include "core/plan/trace_plan.hpp"
+#include "core/plan/trace/lay_out.hpp"
+#include "core/plan/trace/trace_plan.hpp"
 #include "output/pages/pages.hpp"
 #include "output/pdf/pdf.hpp"
 #include "tests/outside/narrowboat.hpp"
@@ -139,7 +139,7 @@ TEST(PlacementPdf, MirroredIsTheSameTheOtherWayRound) {
         for (const auto& layer : page.layers)
             for (const auto& item : layer.items)
                 if (const auto* drawn = std::get_if<sheet::Shape>(&item);
-                    drawn && drawn->tag == block.pieces[piece].id.value)
+                    drawn && sheet::pieceOf(drawn->tag) == block.pieces[piece].id)
                     for (const auto& contour : drawn->contours)
                         box.take(boundsOf(transformed(contour, layer.place)));
         return box.centre();

@@ -2,9 +2,9 @@
 // Tracing pages measured on what poppler renders: every line in its place, tiles that join, numbers twice,
 // pages straight onto web.
 #include "core/edit/tracing.hpp"
-#include "core/plan/block_plan.hpp"
-#include "core/plan/lay_out.hpp"
-#include "core/plan/trace_plan.hpp"
+#include "core/plan/block/block_plan.hpp"
+#include "core/plan/trace/lay_out.hpp"
+#include "core/plan/trace/trace_plan.hpp"
 #include "output/pages/pages.hpp"
 #include "output/pdf/pdf.hpp"
 #include "tests/outside/narrowboat.hpp"
@@ -119,7 +119,7 @@ TEST(TracingPages, EveryLineIsWithinATenthOfAMillimetreOfItsPlace) {
     const auto pictures = rendered(dir, pages);
     int points = 0;
     for (std::size_t i = 0; i < pages.size(); ++i) {
-        const auto found = measured(pictures[i], pages[i].layers[0], trace, block.layout.front(), 0);
+        const auto found = measured(pictures[i], pages[i].layers[0], trace, *block.layout, 0);
         points += found.points;
         EXPECT_LT(found.worst, 0.1) << "page " << i + 1 << ", " << found.points << " places";
     }
@@ -214,7 +214,7 @@ TEST(WebPages, AreAsLargeAsTheWebsSheetsWithEveryLineInPlace) {
     for (std::size_t i = 0; i < pages.size(); ++i) {
         EXPECT_NEAR(pictures[i].width / dotsPerMm, 12 * 25.4, 0.1);
         const auto found =
-            measured(pictures[i], pages[i].layers[0], trace, block.layout.front(), trace.sheets[i].number);
+            measured(pictures[i], pages[i].layers[0], trace, *block.layout, trace.sheets[i].number);
         EXPECT_GT(found.points, 20);
         EXPECT_LT(found.worst, 0.1);
     }
@@ -235,7 +235,7 @@ TEST(TracingPages, ShowGrainAndWindows) {
         return out;
     };
     const auto before = count(quilt);
-    const auto layout = quilt.blocks[0].layout.front();
+    const auto layout = *quilt.blocks[0].layout;
     auto printed = must(edit::setPrint(quilt, piece.fabric, quilt::Print::striped, {}));
     printed = must(edit::setGrain(printed, printed.blocks[0].id, piece.id, measure::Angle::ofDegrees(10)));
     printed = must(edit::changeLayout(printed, printed.blocks[0].id, layout));

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/plan/check_plan.hpp"
+#include "core/plan/check/check_plan.hpp"
 #include "tests/support/shapes.hpp"
 #include "words/sentences.hpp"
 
@@ -84,7 +84,8 @@ TEST(CheckQuilt, FlagsAnUpperPieceStitchedBeforeTheLowerOne) {
 
 TEST(CheckQuilt, NamesWhatTheWebCouldNotTake) {
     auto quilt = test::quiltOf({{"base", square(40, 40, 80)}});
-    quilt.blocks[0].layout = {{quilt.webs[0].id, {}, {{quilt.blocks[0].pieces[0].id, "largerThanSheet"}}}};
+    quilt.blocks[0].layout =
+        quilt::Layout{quilt.webs[0].id, {}, {{quilt.blocks[0].pieces[0].id, quilt::WhyNot::largerThanSheet}}};
     const auto all = findings(quilt);
     const auto* finding = found(all, Kind::larger);
     ASSERT_TRUE(finding);
@@ -100,9 +101,23 @@ TEST(MoveInside, TakesTheShortestWayAndGivesUpOnWhatIsTooLarge) {
     EXPECT_FALSE(moveInside(quilt.blocks[0], test::squareRegion(0, 0, 300)));
 }
 
-TEST(Findings, KeepTheirKeyWhileTheyLast) {
-    const auto quilt = test::quiltOf({{"lost", square(50, 50, 20)}, {"over", square(40, 40, 60)}});
-    EXPECT_EQ(findings(quilt).front().key(), findings(quilt).front().key());
+/// Put away in another block, or thrown away, while the layout still counts on it.
+TEST(CheckQuilt, SaysThatAnOffCutIsGone) {
+    auto quilt = test::quiltOf({{"base", square(40, 40, 80)}});
+    const auto id = quilt.blocks[0].pieces[0].id;
+    quilt::Layout layout{quilt.webs[0].id, {{id, 0, 0, 100, 100, {}}}, {}, {}, {}};
+    layout.sheets = {{OffCutId{77}, {square(0, 0, 200)}, false}};
+    quilt.blocks[0].layout = layout;
+    EXPECT_TRUE(found(findings(quilt), Kind::offCutGone));
+    quilt.offCuts.push_back({OffCutId{77}, quilt.webs[0].id, {square(0, 0, 200)}, "", ""});
+    EXPECT_FALSE(found(findings(quilt), Kind::offCutGone));
+}
+
+TEST(CheckQuilt, SaysThatALayoutIsAnotherBlocks) {
+    auto quilt = test::quiltOf({{"base", square(40, 40, 80)}});
+    quilt.blocks[0].layout =
+        quilt::Layout{quilt.webs[0].id, {{PieceId{9999}, 0, 0, 100, 100, {}}}, {}, {}, {}};
+    EXPECT_TRUE(found(findings(quilt), Kind::othersLaidOut));
 }
 
 } // namespace

@@ -2,8 +2,8 @@
 // Dotted edges from the drawing to the stitching, and letters that say which side is seen.
 #include "core/edit/shapes.hpp"
 #include "core/pattern/pattern.hpp"
-#include "core/plan/check_plan.hpp"
-#include "core/plan/stitch_plan.hpp"
+#include "core/plan/check/check_plan.hpp"
+#include "core/plan/work/stitch_plan.hpp"
 #include "core/shape/stretches.hpp"
 #include "intake/any/any.hpp"
 #include "intake/svg/svg.hpp"

@@ -33,7 +33,7 @@ TEST(AddDrawing, MakesPiecesBottomToTopAndFabricsOfColours) {
     EXPECT_EQ(quilt.fabrics.size(), 2U);
     EXPECT_EQ(block(quilt).pieces[0].fabric, block(quilt).pieces[2].fabric);
     EXPECT_NE(block(quilt).pieces[0].fabric, block(quilt).pieces[1].fabric);
-    EXPECT_EQ(quilt.log->back().what, "imported");
+    EXPECT_EQ(quilt.log->back().what, quilt::Event::imported);
 }
 
 TEST(AddDrawing, TurnsAReversedDrawingRoundOnce) {
@@ -145,7 +145,7 @@ TEST(PutWeb, ReplacesAddsAndRefuses) {
     EXPECT_EQ(must(putWeb(quilt, web)).webs.size(), 1U);
     web.id = {};
     EXPECT_EQ(must(putWeb(quilt, web)).webs.size(), 2U);
-    web.length = Length();
+    web.stock = quilt::Roll{Length()};
     EXPECT_EQ(putWeb(quilt, web).error().code, Code::absurdSize);
 }
 
@@ -165,7 +165,7 @@ TEST(Record, LogsEveryPieceWithItsTime) {
     EXPECT_EQ(traced.log->size(), quilt.log->size() + 2);
     EXPECT_EQ(traced.log->back().time, 77);
     EXPECT_EQ(traced.log->back().piece, piece(quilt, 2));
-    EXPECT_EQ(traced.log->back().what, "traced");
+    EXPECT_EQ(traced.log->back().what, quilt::Event::traced);
 }
 
 TEST(Record, DoesAllOrNothing) {
@@ -185,8 +185,8 @@ TEST(Ruin, SendsBackToTraceWithTheReasonAndGivesUpThePlaceOnTheWeb) {
         quilt = must(record(quilt, theBlock(quilt), {id}, step, 2));
     const auto ruined = must(ruin(quilt, theBlock(quilt), id, "heated too long", 9));
     EXPECT_EQ(block(ruined).pieces[0].work, (quilt::Work{Step::toTrace, false, 1}));
-    EXPECT_TRUE(block(ruined).layout.front().traced.empty());
-    EXPECT_EQ(ruined.log->back().what, "ruined");
+    EXPECT_TRUE(block(ruined).layout->traced.empty());
+    EXPECT_EQ(ruined.log->back().what, quilt::Event::ruined);
     EXPECT_EQ(ruined.log->back().note, "heated too long");
 }
 
@@ -203,10 +203,11 @@ TEST(SetWeb, IsRefusedOncePiecesAreTraced) {
 TEST(RemovePiece, LeavesNoTraceInTheLayout) {
     auto quilt = smallQuilt();
     const auto id = piece(quilt, 1);
-    quilt = must(setLayout(quilt, theBlock(quilt), {block(quilt).web, {}, {{id, "webUsedUp"}}}, 1));
+    quilt =
+        must(setLayout(quilt, theBlock(quilt), {block(quilt).web, {}, {{id, quilt::WhyNot::webUsedUp}}}, 1));
     const auto removed = must(removePiece(quilt, theBlock(quilt), id));
     EXPECT_EQ(names(removed), (std::vector<std::string>{"base", "apart"}));
-    EXPECT_TRUE(block(removed).layout.front().unplaced.empty());
+    EXPECT_TRUE(block(removed).layout->unplaced.empty());
 }
 
 TEST(Edits, NameWhatIsNotThere) {

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Saving is all or nothing, whatever goes wrong.
+#include "core/store/file_lock.hpp"
 #include "core/store/quilt_file.hpp"
+#include "core/store/quilt_place.hpp"
 #include "core/store/recovery.hpp"
 #include "tests/support/files.hpp"
 #include "tests/support/shapes.hpp"
@@ -49,7 +51,7 @@ TEST(WriteFile, AFullDiskLeavesTheOldFile) {
     const TempDir dir;
     ASSERT_TRUE(writeFile(dir.file("a"), "precious"));
     for (const std::size_t room : {0U, 1U, 7U, 5000U}) {
-        const auto failed = writeFile(dir.file("a"), std::string(10'000, 'x'), fullAfter(room));
+        const auto failed = writeFile(dir.file("a"), std::string(10'000, 'x'), {fullAfter(room)});
         ASSERT_FALSE(failed);
         EXPECT_EQ(failed.error().code, Code::diskFull);
         EXPECT_EQ(test::readAll(dir.file("a")), "precious");
@@ -70,7 +72,7 @@ TEST(WriteFile, ARealFullDiskIsNamedAsOne) {
         errno = why;
         return n > 0 ? static_cast<long>(n) : -1;
     };
-    EXPECT_EQ(writeFile(dir.file("a"), "bytes", toFull).error().code, Code::diskFull);
+    EXPECT_EQ(writeFile(dir.file("a"), "bytes", {toFull}).error().code, Code::diskFull);
 }
 
 TEST(WriteFile, AnInterruptedCallIsTriedAgain) {
@@ -83,7 +85,7 @@ TEST(WriteFile, AnInterruptedCallIsTriedAgain) {
         }
         return ::write(descriptor, bytes, std::min<std::size_t>(count, 3));
     };
-    ASSERT_TRUE(writeFile(dir.file("a"), "eleven byte", interrupted));
+    ASSERT_TRUE(writeFile(dir.file("a"), "eleven byte", {interrupted}));
     EXPECT_EQ(test::readAll(dir.file("a")), "eleven byte");
 }
 
@@ -174,39 +176,152 @@ TEST(Recovery, AnotherProgramsCopyIsFoundOnceItIsGone) {
     const auto quilt = test::smallQuilt();
     const pid_t child = ::fork();
     if (child == 0) {
-        (void)keepRecovery(recoveryPath(dir.path()), "/somewhere/q.upstairs", quilt);
+        const RecoveryCopy copy(dir.path());
+        (void)copy.keep("/somewhere/q.upstairs", quilt);
         ::_exit(0);
     }
     ::waitpid(child, nullptr, 0);
-    const auto left = leftRecoveries(dir.path());
-    ASSERT_EQ(left.size(), 1U);
-    EXPECT_TRUE(left.front().quilt == quilt);
-    EXPECT_EQ(left.front().file, "/somewhere/q.upstairs");
-    dropRecovery(left.front().copy);
-    EXPECT_TRUE(leftRecoveries(dir.path()).empty());
+    {
+        const auto left = leftWorks(dir.path());
+        ASSERT_EQ(left.works.size(), 1U);
+        EXPECT_TRUE(left.works.front().quilt == quilt);
+        EXPECT_EQ(left.works.front().file, "/somewhere/q.upstairs");
+        EXPECT_TRUE(leftWorks(dir.path()).works.empty()) << "nobody else is offered it meanwhile";
+    }
+    const auto later = leftWorks(dir.path());
+    ASSERT_EQ(later.works.size(), 1U) << "put off is not thrown away";
+    later.works.front().copy.drop();
+    EXPECT_TRUE(leftWorks(dir.path()).works.empty());
 }
 
 TEST(Recovery, TheOwnCopyIsNotOffered) {
     const TempDir dir;
-    ASSERT_TRUE(keepRecovery(recoveryPath(dir.path()), "", test::smallQuilt()));
-    EXPECT_TRUE(leftRecoveries(dir.path()).empty());
+    const RecoveryCopy copy(dir.path());
+    ASSERT_TRUE(copy.keep("", test::smallQuilt()));
+    EXPECT_TRUE(leftWorks(dir.path()).works.empty());
+    struct stat info {};
+    ASSERT_EQ(::stat(copy.path().c_str(), &info), 0);
+    EXPECT_EQ(info.st_mode & 0777U, 0600U) << "nobody else's business";
 }
 
-/// After a restart another program may have the number that a crashed one had.
+/// After a restart, or in another container on the same disk, another program may have the number that a
+/// crashed one had: the copy and its lock are there, but nobody holds it.
 TEST(Recovery, AProcessNumberUsedAgainHidesNothing) {
     const TempDir dir;
-    const auto copy = dir.file("recovery-" + std::to_string(::getppid()) + ".json");
-    ASSERT_TRUE(keepRecovery(copy, "", test::smallQuilt()));
-    test::writeAll(copy + ".lock", "");
-    EXPECT_EQ(leftRecoveries(dir.path()).size(), 1U);
-    EXPECT_FALSE(fs::exists(copy + ".lock"));
+    const pid_t child = ::fork();
+    if (child == 0) {
+        const RecoveryCopy copy(dir.path());
+        (void)copy.keep("", test::smallQuilt());
+        ::_exit(0);
+    }
+    ::waitpid(child, nullptr, 0);
+    for (const auto& entry : fs::directory_iterator(dir.path()))
+        if (entry.path().extension() == ".lock")
+            test::writeAll(entry.path().string(), "another-host " + std::to_string(::getpid()));
+    EXPECT_EQ(leftWorks(dir.path()).works.size(), 1U);
+    EXPECT_EQ(filesIn(dir.path()), 1U) << "no lock is left";
 }
 
-TEST(Recovery, ADamagedCopyIsPassedOver) {
+TEST(Recovery, ADamagedCopyIsSetAsideAndNamed) {
     const TempDir dir;
-    test::writeAll(dir.file("recovery-999999999.json"), "{\"format\":");
-    EXPECT_TRUE(leftRecoveries(dir.path()).empty());
-    EXPECT_TRUE(leftRecoveries(dir.file("no such folder")).empty());
+    test::writeAll(dir.file("recovery-1.json"), "{\"format\":");
+    test::writeAll(dir.file("recovery-2.json"),
+                   R"({"format":"upstairs-recovery","version":1,"file":5,"quilt":{"no":"text"}})");
+    const auto left = leftWorks(dir.path());
+    EXPECT_TRUE(left.works.empty());
+    EXPECT_EQ(left.damaged.size(), 2U);
+    EXPECT_TRUE(fs::exists(dir.file("damaged-recovery-1.json"))) << "it may still be mended by hand";
+    EXPECT_TRUE(leftWorks(dir.path()).damaged.empty()) << "it is said once";
+    EXPECT_TRUE(leftWorks(dir.file("no such folder")).works.empty());
+}
+
+TEST(FileLock, IsHeldByOneAndSaysByWhom) {
+    const TempDir dir;
+    const auto path = dir.file("q.upstairs");
+    {
+        const FileLock mine(path);
+        EXPECT_TRUE(mine.isHeld());
+        const FileLock other(path);
+        ASSERT_TRUE(other.other());
+        EXPECT_FALSE(other.isHeld());
+        EXPECT_EQ(other.other()->process, ::getpid());
+        EXPECT_TRUE(other.other()->isHere);
+    }
+    EXPECT_EQ(filesIn(dir.path()), 0U) << "nothing is left of it";
+    EXPECT_TRUE(FileLock(path).isHeld());
+}
+
+TEST(FileLock, OfAProgramThatIsGoneHoldsNobodyUp) {
+    const TempDir dir;
+    const auto path = dir.file("q.upstairs");
+    const pid_t child = ::fork();
+    if (child == 0) {
+        const FileLock held(path);
+        ::_exit(held.isHeld() ? 0 : 1); // without letting go
+    }
+    int status = 1;
+    ::waitpid(child, &status, 0);
+    EXPECT_EQ(status, 0);
+    EXPECT_TRUE(fs::exists(path + ".lock"));
+    EXPECT_TRUE(FileLock(path).isHeld());
+}
+
+/// Of another machine's program nobody here can tell whether it still runs.
+TEST(FileLock, OfAnotherMachineIsAskedAbout) {
+    const TempDir dir;
+    const auto path = dir.file("q.upstairs");
+    test::writeAll(path + ".lock", "barge-laptop 77");
+    {
+        const FileLock lock(path);
+        ASSERT_TRUE(lock.other());
+        EXPECT_EQ(lock.other()->host, "barge-laptop");
+        EXPECT_FALSE(lock.other()->isHere);
+    }
+    EXPECT_TRUE(FileLock(path, true).isHeld());
+}
+
+TEST(QuiltPlace, SeesWhatOthersWrite) {
+    const TempDir dir;
+    const auto path = dir.file("q.upstairs");
+    test::writeAll(path, "first");
+    QuiltPlace place(path, FileLock(path), "first");
+    EXPECT_EQ(place.look(), OnDisk::asKnown);
+    fs::last_write_time(path, fs::last_write_time(path) + std::chrono::seconds(5));
+    EXPECT_EQ(place.look(), OnDisk::asKnown) << "touched, not changed";
+    test::writeAll(path, "other");
+    fs::last_write_time(path, fs::last_write_time(path) + std::chrono::seconds(9));
+    EXPECT_EQ(place.look(), OnDisk::changed) << "of the same length";
+    test::writeAll(path, "mine now");
+    place.wrote("mine now");
+    EXPECT_EQ(place.look(), OnDisk::asKnown);
+    fs::remove(path);
+    EXPECT_EQ(place.look(), OnDisk::gone);
+}
+
+TEST(ReadFile, APipeOrADeviceIsRefusedAtOnce) {
+    const TempDir dir;
+    ASSERT_EQ(::mkfifo(dir.file("pipe").c_str(), 0600), 0);
+    EXPECT_EQ(readFile(dir.file("pipe")).error().code, Code::cannotOpen);
+    EXPECT_EQ(readFile("/dev/zero").error().code, Code::cannotOpen);
+}
+
+TEST(WriteFile, WhatNobodyMayWriteStaysAsItIs) {
+    const TempDir dir;
+    test::writeAll(dir.file("a"), "precious");
+    ::chmod(dir.file("a").c_str(), 0444);
+    EXPECT_EQ(writeFile(dir.file("a"), "new").error().code, Code::cannotWrite);
+    EXPECT_EQ(test::readAll(dir.file("a")), "precious");
+}
+
+/// As any file is made: the mask of whoever runs the program, which no other thread sees changed meanwhile.
+TEST(WriteFile, GoesByTheMaskOfItsUser) {
+    const TempDir dir;
+    const auto before = ::umask(027);
+    ASSERT_TRUE(writeFile(dir.file("a"), "x"));
+    ::umask(before);
+    struct stat info {};
+    ASSERT_EQ(::stat(dir.file("a").c_str(), &info), 0);
+    EXPECT_EQ(info.st_mode & 0777U, 0640U);
 }
 
 } // namespace

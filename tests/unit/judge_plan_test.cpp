@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/edit/edits.hpp"
-#include "core/plan/judge_plan.hpp"
+#include "core/plan/block/judge_plan.hpp"
 #include "tests/support/shapes.hpp"
 
 #include <gtest/gtest.h>

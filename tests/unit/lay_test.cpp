@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/plan/dry_lay.hpp"
-#include "core/plan/snap.hpp"
+#include "core/plan/lay/dry_lay.hpp"
+#include "core/plan/lay/snap.hpp"
 #include "core/stack/section.hpp"
 #include "tests/support/shapes.hpp"
 #include "words/lay_words.hpp"
@@ -82,7 +82,7 @@ TEST(PlanGround, IsCutLargerAndTrimmedLater) {
 
 TEST(PlanGround, CreasesGoThroughTheMiddle) {
     quilt::Block block{};
-    block.ground.diagonals = block.ground.quarters = true;
+    block.ground.creases.diagonals = block.ground.creases.quarters = true;
     const auto ground = planGround(block);
     EXPECT_EQ(ground.creases.size(), 2U + 4U + 2U);
     const double middle = block.width.mm() / 2;
@@ -160,7 +160,7 @@ TEST(MeasuresOf, FixWhereAPieceLies) {
 TEST(DryLay, ALowerPieceThatHardlyShowsIsFoundByTheUpperOne) {
     const auto block = blockOf(
         {{"ear", bar(60, 40, 90, 80)}, {"head", bar(50, 55, 150, 150)}, {"eye", bar(80, 80, 90, 90)}});
-    const auto steps = dryLay(laySteps(planBlock(block), planGround(block)));
+    const auto steps = dryLay(placementSteps(planBlock(block), planGround(block)));
     ASSERT_EQ(steps.size(), 4U);
     EXPECT_EQ(steps[0].piece, 1U);
     EXPECT_TRUE(steps[0].forAMoment);
@@ -178,7 +178,7 @@ TEST(DryLay, LaysEveryPieceOnceAndBottomFirst) {
     const auto block =
         blockOf({{"a", bar(20, 20, 100, 100)}, {"b", bar(30, 30, 60, 60)}, {"c", bar(150, 20, 190, 60)}});
     std::vector<std::size_t> laid;
-    for (const auto& step : dryLay(laySteps(planBlock(block), planGround(block))))
+    for (const auto& step : dryLay(placementSteps(planBlock(block), planGround(block))))
         if (!step.forAMoment) laid.push_back(step.piece);
     EXPECT_EQ(laid, (std::vector<std::size_t>{0, 1, 2}));
 }

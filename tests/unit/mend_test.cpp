@@ -3,8 +3,8 @@
 #include "core/edit/shapes.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/mend/mend.hpp"
-#include "core/plan/check_plan.hpp"
-#include "core/plan/shine_plan.hpp"
+#include "core/plan/block/shine_plan.hpp"
+#include "core/plan/check/check_plan.hpp"
 #include "tests/support/mosaics.hpp"
 #include "tests/support/shapes.hpp"
 
@@ -160,7 +160,8 @@ TEST(TuckedUnder, TheLighterGoesBelowWhenAskedFor) {
     }
     const auto after = must(tuckedUnder(quilt, blockOf(quilt).id, plan::Below::lighter));
     for (const auto& border : plan.borders)
-        EXPECT_LT(plan::numberOf(blockOf(after), border.lower), plan::numberOf(blockOf(after), border.upper));
+        EXPECT_LT(quilt::numberOf(blockOf(after), border.lower),
+                  quilt::numberOf(blockOf(after), border.upper));
 }
 
 // --- order
@@ -221,10 +222,10 @@ TEST(Units, AreBroughtTogetherAndShareANumber) {
     quilt =
         must(madeUnit(quilt, blockOf(quilt).id, {pieceId(quilt, 0), pieceId(quilt, 2), pieceId(quilt, 3)}));
     const auto& block = blockOf(quilt);
-    EXPECT_EQ(plan::labelOf(block, find(block.pieces, pieceId(quilt, 0))->id), "1a");
+    EXPECT_EQ(quilt::labelOf(block, find(block.pieces, pieceId(quilt, 0))->id), "1a");
     EXPECT_EQ(names(quilt), (std::vector<std::string>{"head", "eye", "beak", "leaf"}));
-    EXPECT_EQ(plan::labelOf(block, block.pieces[2].id), "1c");
-    EXPECT_EQ(plan::labelOf(block, block.pieces[3].id), "2");
+    EXPECT_EQ(quilt::labelOf(block, block.pieces[2].id), "1c");
+    EXPECT_EQ(quilt::labelOf(block, block.pieces[3].id), "2");
     EXPECT_TRUE(found(quilt, Kind::unitBroken).empty());
 }
 

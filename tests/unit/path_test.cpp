@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/shape/contours_sorted.hpp"
 #include "core/shape/deepest.hpp"
-#include "core/shape/nesting.hpp"
 #include "core/shape/path.hpp"
 #include "tests/support/shapes.hpp"
 

@@ -30,7 +30,7 @@ double areaOf(RecipeKind kind, std::vector<double> measures) {
 }
 std::vector<RecipeKind> allFigures() {
     std::vector<RecipeKind> out;
-    for (std::size_t i = 0; i < quilt::recipeKeys.size(); ++i)
+    for (std::size_t i = 0; i < valuesOf<quilt::RecipeKind>; ++i)
         if (const auto kind = static_cast<RecipeKind>(i);
             kind != RecipeKind::letter && kind != RecipeKind::line)
             out.push_back(kind);
@@ -66,7 +66,7 @@ TEST(Pattern, AreasAreThoseOfTheFormulas) {
 TEST(Pattern, EveryShapeIsAsLargeAsItsMeasuresSayAndCrossesNothing) {
     for (const auto kind : allFigures()) {
         const auto made = must(outlineOf(usualRecipe(kind)));
-        EXPECT_FALSE(firstCrossing(flattened(made))) << quilt::recipeKeys[static_cast<std::size_t>(kind)];
+        EXPECT_FALSE(firstCrossing(flattened(made))) << keyOf(kind);
         const auto box = boundsOf(made);
         const auto measures = measuresOf(kind);
         for (std::size_t i = 0; i < measures.size(); ++i) {
@@ -96,7 +96,7 @@ TEST(Pattern, AllButABentStemAreTheirOwnMirrorImage) {
         const shape::Profile profile(regionOf(must(outlineOf(made))));
         EXPECT_EQ(mirrorAxis(profile, shape::likenessTolerance(profile)).has_value(),
                   kind != RecipeKind::stem)
-            << quilt::recipeKeys[static_cast<std::size_t>(kind)];
+            << keyOf(kind);
     }
 }
 
@@ -125,8 +125,7 @@ TEST(Pattern, ARemappedRecipeMakesTheRemappedShape) {
         auto made = usualRecipe(kind);
         made.at = shape::Transform::moveBy(100, 80) * shape::Transform::turn(measure::Angle::ofDegrees(-20));
         const auto expected = transformed(must(outlineOf(made)), by);
-        EXPECT_LT(difference(must(outlineOf(remapped(made, by))), expected), 1.0)
-            << quilt::recipeKeys[static_cast<std::size_t>(kind)];
+        EXPECT_LT(difference(must(outlineOf(remapped(made, by))), expected), 1.0) << keyOf(kind);
     }
 }
 

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Where pieces lie: lined up, spaced, turned together; measures that fix a place; counting.
 #include "core/edit/stacking.hpp"
-#include "core/plan/alignment.hpp"
-#include "core/plan/dry_lay.hpp"
-#include "core/plan/roll_call.hpp"
+#include "core/plan/lay/alignment.hpp"
+#include "core/plan/lay/dry_lay.hpp"
+#include "core/plan/lay/roll_call.hpp"
 #include "core/shape/centroid.hpp"
 #include "tests/support/shapes.hpp"
 #include "words/lay_words.hpp"
@@ -229,7 +229,7 @@ TEST(DryLay, KnowsWhatLiesThereAlready) {
     auto quilt = quiltOf(
         {{"low", square(40, 40, 30)}, {"cover", square(30, 30, 60)}, {"apart", square(150, 150, 30)}});
     const auto plan = planBlock(blockOf(quilt));
-    const auto dry = dryLay(laySteps(plan, planGround(blockOf(quilt))));
+    const auto dry = dryLay(placementSteps(plan, planGround(blockOf(quilt))));
     ASSERT_EQ(dry.size(), 4U) << "what hardly shows is found by its cover, laid for a moment";
     EXPECT_TRUE(dry[0].forAMoment);
     EXPECT_EQ(dry[0].piece, 1U);

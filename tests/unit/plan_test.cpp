@@ -1,7 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/plan/lay_out.hpp"
-#include "core/plan/now_plan.hpp"
-#include "core/plan/stitch_plan.hpp"
+#include "core/plan/trace/lay_out.hpp"
+#include "core/plan/work/now_plan.hpp"
+#include "core/plan/work/progress.hpp"
+#include "core/plan/work/stitch_plan.hpp"
 #include "tests/support/shapes.hpp"
 
 #include <gtest/gtest.h>
@@ -23,7 +24,7 @@ PieceId piece(const Quilt& quilt, std::size_t i) {
 }
 
 Quilt done(Quilt quilt, std::vector<std::size_t> pieces, Step upTo) {
-    for (const Step step : quilt::allSteps) {
+    for (const Step step : every<quilt::Step>()) {
         if (step == Step::toTrace || step > upTo) continue;
         std::vector<PieceId> ids;
         for (const auto i : pieces)
@@ -83,7 +84,7 @@ TEST(CountOf, CountsPiecesThatReachedATread) {
 TEST(NowOn, BeginsWithADrawing) {
     const auto empty = must(edit::addBlock(quilt::emptyQuilt("Q"), "B", quilt::Length::ofInches(9, 1),
                                            quilt::Length::ofInches(9, 1)));
-    for (const Tread tread : quilt::allTreads)
+    for (const Tread tread : every<quilt::Tread>())
         EXPECT_EQ(nowOf(empty, tread).what, What::importDrawing);
 }
 

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The block as light comes through, and backgrounds sewn from strips.
 #include "core/base/lab.hpp"
-#include "core/plan/ground_plan.hpp"
-#include "core/plan/shine_plan.hpp"
+#include "core/plan/block/ground_plan.hpp"
+#include "core/plan/block/shine_plan.hpp"
 #include "tests/support/shapes.hpp"
 
 #include <gtest/gtest.h>

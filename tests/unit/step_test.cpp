@@ -26,7 +26,7 @@ TEST(NextStep, PassesOverMarksWhereThereAreNone) {
 }
 
 TEST(Advanced, RefusesToSkipAndSaysWhatComesFirst) {
-    for (const Step step : allSteps) {
+    for (const Step step : every<Step>()) {
         if (step <= Step::traced) continue;
         const auto refused = advanced({}, step, false);
         ASSERT_FALSE(refused);
@@ -62,13 +62,13 @@ TEST(Advanced, AllowsCuttingWithoutMarksButTheyAreLostOnLaying) {
 }
 
 TEST(StepFromKey, ReadsWhatKeyOfWrites) {
-    for (const Step step : allSteps)
-        EXPECT_EQ(stepFromKey(keyOf(step)), step);
-    EXPECT_FALSE(stepFromKey("ironed"));
+    for (const Step step : every<Step>())
+        EXPECT_EQ(fromKey<Step>(keyOf(step)), step);
+    EXPECT_FALSE(fromKey<Step>("ironed"));
 }
 
 TEST(LastStepOf, LiesOnItsOwnTread) {
-    for (const Tread tread : allTreads)
+    for (const Tread tread : every<Tread>())
         if (const auto last = lastStepOf(tread)) {
             EXPECT_EQ(treadOf(*last), tread);
         }

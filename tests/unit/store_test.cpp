@@ -24,7 +24,7 @@ quilt::Quilt workedQuilt() {
     quilt = must(edit::setLayout(quilt, block,
                                  {quilt.webs[0].id,
                                   {{id, 0, 2, 10.25, 20.5, measure::Angle::ofDegrees(90)}},
-                                  {{quilt.blocks[0].pieces[0].id, "webUsedUp"}}},
+                                  {{quilt.blocks[0].pieces[0].id, quilt::WhyNot::webUsedUp}}},
                                  50));
     quilt = must(edit::record(quilt, block, {id}, quilt::Step::traced, 60));
     auto star = pattern::usualRecipe(quilt::RecipeKind::star);
@@ -80,7 +80,7 @@ TEST(QuiltFile, UnknownKeysSurviveARoundTrip) {
 
 TEST(QuiltFile, IsReadableAndOnePointALine) {
     const auto text = writeQuilt(test::smallQuilt());
-    EXPECT_TRUE(text.starts_with("{\n \"format\": \"upstairs-quilt\",\n \"version\": 1,\n"));
+    EXPECT_TRUE(text.starts_with("{\n \"format\": \"upstairs-quilt\",\n \"version\": 2,\n"));
     EXPECT_TRUE(text.ends_with("}\n"));
 }
 

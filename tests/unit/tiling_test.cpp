@@ -133,8 +133,10 @@ TEST(Sheets, OfABlockWithoutPiecesAreRefused) {
 TEST(Tiled, APieceOnTwoSheetsHasItsHalvesMarkedAtTheJoin) {
     Content content{{}, {0, 0, 400, 60}, "Title", "Side", "Advice"};
     const shape::Ring bar{{0, 10}, {400, 10}, {400, 50}, {0, 50}};
-    content.items.push_back(sheet::Shape{
-        {shape::contourThrough(bar)}, std::nullopt, sheet::Pen{{0, 0, 0}, 0.35, sheet::Dash::solid}, 7});
+    content.items.push_back(sheet::Shape{{shape::contourThrough(bar)},
+                                         std::nullopt,
+                                         sheet::Pen{{0, 0, 0}, 0.35, sheet::Dash::solid},
+                                         PieceId{7}});
     const auto pages = tiled(content, measure::letter);
     ASSERT_EQ(pages.size(), 2U);
     std::vector<std::vector<shape::Point>> letters(2);
@@ -152,7 +154,7 @@ TEST(Tiled, APieceOnTwoSheetsHasItsHalvesMarkedAtTheJoin) {
     EXPECT_LT(letters[0][0].y, 10) << "outside of the piece";
     EXPECT_GT(letters[0][1].y, 50);
     EXPECT_DOUBLE_EQ(letters[0][0].x, letters[0][1].x);
-    std::get<sheet::Shape>(content.items[0]).tag = 0; // no piece
+    std::get<sheet::Shape>(content.items[0]).tag = {}; // no piece
     EXPECT_EQ(tiled(content, measure::letter)[0].layers.front().items.size(), 1U) << "is not marked";
 }
 

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/plan/lay_out.hpp"
-#include "core/plan/trace_plan.hpp"
+#include "core/plan/trace/lay_out.hpp"
+#include "core/plan/trace/trace_plan.hpp"
 #include "tests/support/geos.hpp"
 #include "tests/support/shapes.hpp"
 
@@ -67,7 +67,7 @@ TEST(LayOut, ReversesEveryPieceAndNeverMirrorsItBack) {
     // apart.
     const shape::Ring ell{{20, 20}, {60, 20}, {60, 30}, {32, 30}, {32, 90}, {20, 90}};
     const auto quilt = laidOut(test::quiltOf({{"ell", ell, {1, 1, 1}}}));
-    const auto& traced = block(quilt).layout.front().traced.front();
+    const auto& traced = block(quilt).layout->traced.front();
     const auto line = planTrace(quilt, block(quilt)).lines.front().second;
     EXPECT_LT(signedArea(line.edge) * signedArea(block(quilt).pieces.front().outline->edge), 0);
     const auto back = shape::Transform::turn(-traced.turn) * shape::Transform::moveBy(-traced.x, -traced.y);
@@ -84,7 +84,7 @@ TEST(LayOut, NamesPiecesLargerThanTheWeb) {
     const auto layout = must(layOut(quilt, block(quilt), {0, 2, 1}, job));
     ASSERT_EQ(layout.unplaced.size(), 1U);
     EXPECT_EQ(layout.unplaced.front().piece, block(quilt).pieces.front().id);
-    EXPECT_EQ(layout.unplaced.front().reason, "largerThanSheet");
+    EXPECT_EQ(layout.unplaced.front().reason, quilt::WhyNot::largerThanSheet);
     EXPECT_EQ(layout.traced.size(), 1U);
 }
 
@@ -92,23 +92,22 @@ TEST(LayOut, SpreadsOverSheetsAndSaysWhenTheyAreUsedUp) {
     auto quilt = manyPieces(63, 12);
     auto& web = quilt.webs.front();
     web.width = measure::Length::ofMm(130);
-    web.length = measure::Length::ofMm(130);
-    web.sheets = 2;
+    web.stock = quilt::Packet{2, measure::Length::ofMm(130)};
     const auto laid = laidOut(quilt);
     const auto plan = planTrace(laid, block(laid));
     EXPECT_LE(plan.sheets.size(), 2U);
-    EXPECT_EQ(plan.lines.size() + block(laid).layout.front().unplaced.size(), 12U);
-    for (const auto& unplaced : block(laid).layout.front().unplaced)
-        EXPECT_EQ(unplaced.reason, "webUsedUp");
+    EXPECT_EQ(plan.lines.size() + block(laid).layout->unplaced.size(), 12U);
+    for (const auto& unplaced : block(laid).layout->unplaced)
+        EXPECT_EQ(unplaced.reason, quilt::WhyNot::webUsedUp);
 }
 
 TEST(LayOut, LeavesTracedPiecesWhereTheyAre) {
     auto quilt = laidOut(manyPieces(64, 8));
-    const auto before = block(quilt).layout.front().traced;
+    const auto before = block(quilt).layout->traced;
     const auto first = before.front().piece;
     quilt = must(edit::record(quilt, block(quilt).id, {first}, quilt::Step::traced, 2));
     const auto again = laidOut(quilt, 77);
-    const auto& after = block(again).layout.front().traced;
+    const auto& after = block(again).layout->traced;
     const auto kept =
         std::find_if(after.begin(), after.end(), [&](const auto& t) { return t.piece == first; });
     ASSERT_NE(kept, after.end());

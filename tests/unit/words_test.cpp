@@ -19,20 +19,16 @@ void expectSentence(const std::string& text) {
 }
 
 TEST(Sentence, IsThereForEveryCode) {
-    for (int code = 0; code <= static_cast<int>(Code::badUse); ++code) {
-        const Error error{static_cast<Code>(code), {"alpha.", "beta", "gamma", "delta"}};
+    for (const auto code : every<Code>()) {
+        const Error error{code, {"alpha.", "beta", "gamma", "delta"}};
         expectSentence(sentence(error));
     }
 }
 
 TEST(Sentence, IsThereForEveryFinding) {
-    for (int kind = 0; kind <= static_cast<int>(check::Kind::unitBroken); ++kind) {
-        const check::Finding finding{static_cast<check::Kind>(kind),
-                                     check::Severity::doubtful,
-                                     {},
-                                     {},
-                                     {"3 hull", "4 roof", "stitched", "2 in"},
-                                     {}};
+    for (const auto kind : every<check::Kind>()) {
+        const check::Finding finding{
+            kind, check::Severity::doubtful, {}, {}, {"3 hull", "4 roof", "stitched", "2 in"}, {}};
         expectSentence(sentence(finding));
     }
 }
@@ -91,7 +87,7 @@ TEST(CautionWords, PutTheLeafletFirstAtEveryDanger) {
 TEST(NowWords, SayEverythingOnEveryTread) {
     auto quilt = test::smallQuilt();
     const auto& block = quilt.blocks[0];
-    for (const auto tread : quilt::allTreads) {
+    for (const auto tread : every<quilt::Tread>()) {
         const auto trace = plan::planTrace(quilt, block);
         const auto words =
             nowWords(quilt, block, plan::nowOn(tread, block, plan::planBlock(block), trace), trace);
@@ -102,9 +98,9 @@ TEST(NowWords, SayEverythingOnEveryTread) {
 
 TEST(StepWords, AreDifferentForEveryStep) {
     std::set<std::string> states;
-    for (const auto step : quilt::allSteps)
+    for (const auto step : every<quilt::Step>())
         states.insert(state(step));
-    EXPECT_EQ(states.size(), quilt::allSteps.size());
+    EXPECT_EQ(states.size(), every<quilt::Step>().size());
 }
 
 } // namespace

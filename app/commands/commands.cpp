@@ -1,0 +1,281 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/commands/commands.hpp"
+
+#include "app/commands/answered.hpp"
+#include "app/look/look.hpp"
+#include "core/edit/naming.hpp"
+#include "core/edit/stacking.hpp"
+#include "core/measure/say.hpp"
+#include "core/plan/work/progress.hpp"
+#include "words/now_words.hpp"
+#include "words/sentences.hpp"
+
+#include <algorithm>
+
+namespace up::app {
+
+using quilt::Quilt;
+using quilt::Step;
+
+Commands::Commands(Session& session, LayoutJob& layout, Asker& asker, ImportCommands& imports,
+                   TraceCommands& tracing, QObject* parent)
+    : QObject(parent), m_session(session), m_layout(layout), m_asker(asker), m_imports(imports),
+      m_tracing(tracing) {}
+
+namespace {
+
+/// The quilt with the block that was asked for, on its background, with its web.
+constexpr auto withBlock = [](const Quilt& quilt, const BlockAnswer& answer) {
+    auto next = edit::addBlock(quilt, answer.name, answer.width, answer.height);
+    auto background = answer.background;
+    if (next && answer.fresh) {
+        next = edit::addFabric(*next, answer.fresh->name, answer.fresh->colour);
+        if (next) background = next->fabrics.back().id;
+    }
+    if (next && background) next = edit::setBackground(*next, next->blocks.back().id, background);
+    if (next && answer.web) next = edit::setWeb(*next, next->blocks.back().id, answer.web);
+    return next;
+};
+
+} // namespace
+
+void Commands::doNow() {
+    const auto* block = m_session.block();
+    if (!block) return newBlock();
+    if (!treadOf(m_session.view()))
+        return m_session.goTo(block->trimmed ? View::finish : viewOf(plan::currentTread(*block)));
+    if (m_layout.isRunning() && m_session.view() == View::trace) return m_layout.stop();
+    const auto now = m_session.next();
+    switch (now.what) {
+    case plan::What::importDrawing: return m_imports.importDrawing();
+    case plan::What::layOut: return m_tracing.startOrStop();
+    case plan::What::step: return doStep(now.pieces, now.step);
+    case plan::What::putAway: return m_tracing.putAway();
+    case plan::What::trim:
+        m_session.apply(edit::setTrimmed(m_session.quilt(), block->id, m_session.now()), "trim");
+        return;
+    case plan::What::goOn: return m_session.goTo(viewOf(now.tread));
+    case plan::What::allDone: return m_session.goTo(View::landing);
+    }
+}
+
+/// As if done one after the other, so that a lower piece of the same pressing counts for the one above it.
+Result<void> Commands::mayDoAll(const std::vector<PieceId>& pieces, Step step) const {
+    auto block = *m_session.block();
+    const auto& plan = m_session.derived().block();
+    for (const auto id : pieces) {
+        const auto index = static_cast<std::size_t>(quilt::numberOf(block, id)) - 1;
+        if (auto may = plan::mayDo(block, plan, index, step); !may) return may;
+        auto& work = block.pieces[index].work;
+        work = quilt::advanced(work, step, block.pieces[index].hasMarks()).value_or(work);
+    }
+    return {};
+}
+
+void Commands::doStep(const std::vector<PieceId>& pieces, Step step) {
+    const auto* block = m_session.block();
+    if (!block || pieces.empty()) return;
+    if (auto may = mayDoAll(pieces, step); !may) return m_session.complain(may.error());
+    const BlockId owner = block->id;
+    const auto what = QString::fromStdString(words::asTask(step)).toLower() + " " +
+                      QString::fromStdString(words::piecesWords(*block, pieces));
+    std::vector<std::string> bare; // names of those whose marks would be lost
+    for (const auto id : pieces)
+        if (const auto* piece = find(block->pieces, id);
+            quilt::losesMarks(piece->work, step, piece->hasMarks()))
+            bare.push_back(piece->name);
+    for (const auto& name : bare) {
+        const auto question = "The paper comes off “" + name +
+                              "” now and its marks are not drawn: they cannot be traced through any more.";
+        if (!m_asker.yes("Marks would be lost", QString::fromStdString(question), "Lay it without marks"))
+            return;
+    }
+    m_session.apply(edit::record(m_session.quilt(), owner, pieces, step, m_session.now()), what);
+}
+
+void Commands::newBlock() {
+    const auto count = m_session.quilt().blocks.size();
+    if (!answered(m_session, "new block",
+                  m_asker.block({m_session.quilt(), "Block " + std::to_string(count + 1)}), withBlock))
+        return;
+    m_session.chooseBlock(m_session.quilt().blocks.back().id);
+    m_session.goTo(View::draw);
+}
+
+void Commands::redraw(edit::Edited next, const QString& what, BlockId id) {
+    const auto* block = find(m_session.quilt().blocks, id);
+    const auto begun = !block ? 0
+                              : std::count_if(block->pieces.begin(), block->pieces.end(),
+                                              [](const auto& p) { return p.work.step != Step::toTrace; });
+    const bool changes = next && !(*next == m_session.quilt());
+    if (!m_session.apply(std::move(next), what) || begun == 0 || !changes) return;
+    emit told(QString("%1 traced pieces no longer fit and go back to be traced. Undo brings them back.")
+                  .arg(begun));
+}
+
+void Commands::resize(const QString& text) {
+    const auto size = measure::readSize(text.toStdString(), m_session.quilt().units);
+    if (!m_session.block()) return;
+    if (!size) return m_session.complain(size.error());
+    redraw(edit::resizeBlock(m_session.quilt(), m_session.blockId(), size->width, size->height),
+           "set the size", m_session.blockId());
+}
+
+namespace {
+
+edit::Edited sized(const quilt::Quilt& quilt, const SizeAnswer& answer, BlockId id, PieceId piece) {
+    auto next = edit::setEdge(quilt, id, answer.edge);
+    if (!next || answer.factor == 1) return next;
+    if (!answer.wholeBlock)
+        return piece ? edit::scalePiece(*next, id, piece, answer.factor, answer.keepWidths) : next;
+    const auto scaled = [&](measure::Length side) {
+        return measure::Length::ofMm(side.mm() * answer.factor);
+    };
+    const auto& block = *find(std::as_const(*next).blocks, id);
+    return edit::resizeBlock(*next, id, scaled(block.width), scaled(block.height), answer.keepWidths);
+}
+
+} // namespace
+
+void Commands::askSize() {
+    const auto* block = m_session.block();
+    if (!block || block->pieces.empty()) return;
+    const auto* piece = m_session.piece();
+    const auto judged = m_session.derived().judgement();
+    if (!judged) return emit told("The shapes are still being measured. Try again in a moment.");
+    const auto blockId = block->id;
+    const auto pieceId = piece ? piece->id : PieceId{};
+    const auto answer = m_asker.size({m_session.quilt().units, *block, pieceId, judged});
+    if (!answer) return;
+    auto next = sized(m_session.quilt(), *answer, blockId, pieceId);
+    if (answer->factor == 1)
+        m_session.apply(std::move(next), "change the edge stitch");
+    else
+        redraw(std::move(next), "set the size", blockId);
+}
+
+void Commands::setCameReversed(bool reversed) {
+    if (m_session.block())
+        redraw(edit::setGivenReversed(m_session.quilt(), m_session.blockId(), reversed),
+               reversed ? "drawing came reversed" : "drawing as seen", m_session.blockId());
+}
+
+void Commands::renameBlock() {
+    const auto* block = m_session.block();
+    if (!block) return;
+    const auto id = block->id;
+    answered(
+        m_session, "rename block",
+        m_asker.text("Rename block", "What is it called?", QString::fromStdString(block->name)),
+        [](const Quilt& quilt, const QString& name, BlockId of) {
+            return edit::renameBlock(quilt, of, name.toStdString());
+        },
+        id);
+}
+
+void Commands::removeBlock() {
+    if (m_session.block())
+        m_session.apply(edit::removeBlock(m_session.quilt(), m_session.blockId()), "remove block");
+}
+
+void Commands::removePiece() {
+    if (const auto* piece = m_session.piece())
+        m_session.apply(edit::removePiece(m_session.quilt(), m_session.blockId(), piece->id), "remove piece");
+}
+
+void Commands::renameQuilt() {
+    answered(
+        m_session, "rename quilt",
+        m_asker.text("Rename quilt", "What is it called?", QString::fromStdString(m_session.quilt().name)),
+        [](const Quilt& quilt, const QString& name) { return edit::renameQuilt(quilt, name.toStdString()); });
+}
+
+PieceId Commands::pieceForIt() const {
+    const auto* piece = m_session.piece();
+    return piece ? piece->id : PieceId{};
+}
+
+std::optional<Commands::Swatch> Commands::askSwatch(const QString& title) {
+    const auto name = m_asker.text(title, "What do you call it?", "");
+    if (!name) return std::nullopt;
+    if (const auto proper = edit::properName(name->toStdString()); !proper) {
+        m_session.complain(proper.error());
+        return std::nullopt;
+    }
+    const auto colour = m_asker.colour("Its colour", look::q(look::brass));
+    if (!colour) return std::nullopt;
+    const auto channel = [](int value) { return static_cast<std::uint8_t>(value); };
+    return std::pair{name->trimmed().toStdString(),
+                     Colour{channel(colour->red()), channel(colour->green()), channel(colour->blue())}};
+}
+
+void Commands::newFabric() {
+    const auto piece = pieceForIt();
+    answered(
+        m_session, "new fabric", askSwatch("New fabric"),
+        [](const Quilt& quilt, const Swatch& asked, BlockId block, PieceId id) {
+            auto made = edit::addFabric(quilt, asked.first, asked.second);
+            if (made && id) made = edit::setFabric(*made, block, id, made->fabrics.back().id);
+            return made;
+        },
+        m_session.blockId(), piece);
+}
+
+void Commands::editFabrics() {
+    if (m_session.quilt().fabrics.empty()) return newFabric();
+    const auto* piece = m_session.piece();
+    answered(m_session, "change fabrics",
+             m_asker.fabrics({m_session.quilt(), m_session.blockId(), piece ? piece->fabric : FabricId{}}),
+             [](const Quilt& quilt, const FabricAnswer& fabrics) {
+                 edit::Edited next = quilt;
+                 for (const auto& fabric : fabrics)
+                     next = next.and_then([&](const Quilt& now) { return edit::putFabric(now, fabric); });
+                 return next;
+             });
+}
+
+void Commands::newThread() {
+    const auto piece = pieceForIt();
+    answered(
+        m_session, "new thread", askSwatch("New thread"),
+        [](const Quilt& quilt, const Swatch& asked, BlockId block, PieceId id) {
+            auto made = edit::addThread(quilt, asked.first, asked.second);
+            if (made && id) made = edit::setThread(*made, block, id, made->threads.back().id);
+            return made;
+        },
+        m_session.blockId(), piece);
+}
+
+void Commands::editWeb() {
+    const auto* block = m_session.block();
+    const auto* known = block ? find(m_session.quilt().webs, block->web) : nullptr;
+    if (!known) return newWeb();
+    answered(m_session, "change web", m_asker.web(*known, m_session.quilt().units),
+             [](const Quilt& quilt, const quilt::Web& web) { return edit::putWeb(quilt, web); });
+}
+
+void Commands::newWeb() {
+    auto proposed = quilt::emptyQuilt("").webs.front();
+    proposed.id = {};
+    proposed.name = "New web";
+    const auto id = m_session.blockId();
+    answered(
+        m_session, "new web", m_asker.web(proposed, m_session.quilt().units),
+        [](const Quilt& quilt, const quilt::Web& web, BlockId of) {
+            auto made = edit::putWeb(quilt, web);
+            const auto* block = find(quilt.blocks, of);
+            const bool free =
+                block && std::all_of(block->pieces.begin(), block->pieces.end(),
+                                     [](const auto& p) { return p.work.step == Step::toTrace; });
+            if (made && free) made = edit::setWeb(*made, of, made->webs.back().id);
+            return made;
+        },
+        id);
+}
+
+void Commands::restack(int by) {
+    if (const auto* piece = m_session.piece())
+        m_session.apply(edit::restack(m_session.quilt(), m_session.blockId(), piece->id, by), "restack");
+}
+
+} // namespace up::app

@@ -1,0 +1,210 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/commands/import_commands.hpp"
+
+#include "core/edit/naming.hpp"
+#include "core/measure/say.hpp"
+#include "core/mend/mend.hpp"
+#include "core/store/file.hpp"
+#include "intake/any/any.hpp"
+#include "intake/pdf/pdf.hpp"
+#include "words/sentences.hpp"
+
+#include <QFileInfo>
+
+namespace up::app {
+
+ImportCommands::ImportCommands(Session& session, Asker& asker, Scanner& scanner, QObject* parent)
+    : QObject(parent), m_session(session), m_asker(asker), m_scanner(scanner) {
+    connect(&m_reading, &Errand::stopped, this,
+            [this] { emit told("Reading was stopped; nothing has been imported."); });
+}
+
+void ImportCommands::scanPage() {
+    if (const auto page = m_scanner.scan())
+        importFiles({*page});
+    else
+        m_session.complain(page.error());
+}
+
+void ImportCommands::importDrawing() {
+    const auto paths = m_asker.filesToOpen(
+        "Import a drawing, or several pages of one",
+        "Drawings and scans (*.svg *.svgz *.dxf *.pdf *.png *.jpg *.jpeg *.tif *.tiff);;All files (*)");
+    if (!paths.isEmpty()) importFiles(paths);
+}
+
+namespace {
+
+/// One page of the pattern.
+struct Source {
+    std::string file;
+    int page = 1; ///< of that file
+};
+
+struct FirstLook {
+    std::vector<Source> sources;
+    bool isScan = false;
+    Result<quilt::Drawing> drawing;
+};
+
+intake::ReadOptions optionsFor(const ReadSettings& settings) {
+    intake::Options shapes;
+    shapes.borders = settings.borders;
+    return {settings.page, settings.dpi, shapes, settings.job};
+}
+
+Result<quilt::Drawing> readAs(const std::string& file, const ReadSettings& settings) {
+    return store::readFile(file).and_then(
+        [&](const std::string& bytes) { return intake::readDrawing(bytes, file, optionsFor(settings)); });
+}
+
+/// `settings.page` counts the pages of all files.
+Result<quilt::Drawing> readSource(const std::vector<Source>& sources, ReadSettings settings) {
+    const auto& source = sources.at(static_cast<std::size_t>(settings.page) - 1);
+    settings.page = source.page;
+    return readAs(source.file, settings);
+}
+
+Result<std::vector<quilt::Drawing>> readAll(const std::vector<Source>& sources, ReadSettings settings) {
+    std::vector<quilt::Drawing> out;
+    for (std::size_t i = 0; i < sources.size(); ++i) {
+        settings.page = static_cast<int>(i) + 1;
+        auto page = readSource(sources, settings);
+        if (!page && page.error().code != Code::emptyDrawing) return tl::unexpected(page.error());
+        if (page) out.push_back(std::move(*page)); // an empty page is no part of the pattern
+    }
+    if (out.empty()) return failure(Code::emptyDrawing, {sources.front().file});
+    return out;
+}
+
+std::vector<std::string> namesIn(const quilt::Block* block) {
+    std::vector<std::string> out;
+    if (!block) return out;
+    for (const auto& piece : block->pieces)
+        out.push_back(piece.name);
+    return out;
+}
+
+quilt::Reading lettersOn(const Source& source, ReadSettings settings, const quilt::Drawing& drawing) {
+    settings.page = source.page;
+    const auto bytes = store::readFile(source.file);
+    return bytes ? intake::lettersOf(*bytes, source.file, optionsFor(settings), drawing)
+                 : quilt::Reading::unknown;
+}
+
+FirstLook lookAt(const std::vector<std::string>& files, const std::shared_ptr<Job>& job) {
+    FirstLook out{{}, false, failure(Code::unknownDrawing, {files.front()})};
+    for (const auto& file : files) {
+        const auto bytes = store::readFile(file);
+        int pages = 1;
+        if (bytes && intake::kindOf(*bytes) == intake::DrawingKind::pdf)
+            if (const auto about = intake::aboutPdf(file)) pages = about->pages;
+        out.isScan = out.isScan || (bytes && intake::kindOf(*bytes) == intake::DrawingKind::picture);
+        for (int page = 1; page <= pages; ++page)
+            out.sources.push_back({file, page});
+    }
+    out.drawing = readSource(out.sources, ReadSettings{}.with(job));
+    return out;
+}
+
+} // namespace
+
+void ImportCommands::importFiles(const QStringList& paths) {
+    std::vector<std::string> files;
+    for (const auto& path : paths)
+        files.push_back(path.toStdString());
+    m_reading.start(
+        "Reading " + QFileInfo(paths.front()).fileName(),
+        [files](const std::shared_ptr<Job>& job) { return lookAt(files, job); },
+        [this, path = paths.front()](const FirstLook& found) {
+            // Another page may hold what this one does not; otherwise there is nothing to show.
+            if (!found.drawing && found.sources.size() == 1) return m_session.complain(found.drawing.error());
+            const auto* block = m_session.block();
+            const auto side = measure::Length::ofInches(9, 1);
+            const auto sources = found.sources;
+            ImportQuestion question{
+                QFileInfo(path).fileName(),
+                m_session.quilt().units,
+                block ? block->width : side,
+                block ? block->height : side,
+                static_cast<int>(sources.size()),
+                found.isScan,
+                block && block->givenReversed,
+                !block || block->pieces.empty(),
+                found.drawing,
+                m_session.quilt().fabrics,
+                namesIn(block),
+                [sources](const ReadSettings& settings) { return readSource(sources, settings); }};
+            question.readPages = [sources](const ReadSettings& settings) {
+                return readAll(sources, settings);
+            };
+            question.askGrid = [this](const auto& pages) {
+                return m_asker.pageGrid(pages, m_session.quilt().units);
+            };
+            question.letters = [sources](const ReadSettings& settings, const quilt::Drawing& drawing) {
+                return lettersOn(sources[static_cast<std::size_t>(settings.page) - 1], settings, drawing);
+            };
+            const auto id = m_session.blockId();
+            const auto stem = QFileInfo(path).completeBaseName().toStdString();
+            if (const auto answer = m_asker.import(std::move(question))) add({id, stem, *answer});
+        });
+}
+
+void ImportCommands::importAll(const QString& path) {
+    const auto file = path.toStdString();
+    const auto stem = QFileInfo(path).completeBaseName().toStdString();
+    m_reading.start(
+        "Reading " + QFileInfo(path).fileName(),
+        [file](const std::shared_ptr<Job>& job) { return readAs(file, ReadSettings{}.with(job)); },
+        [this, id = m_session.blockId(), stem](const Result<quilt::Drawing>& drawing) {
+            if (drawing)
+                add({id, stem, {*drawing, {}}});
+            else
+                m_session.complain(drawing.error());
+        });
+}
+
+namespace {
+
+/// The drawing in the block it was asked for; in a new one named after its file when there was none.
+edit::Edited withDrawing(const quilt::Quilt& quilt, const ImportCommands::Wanted& wanted, std::int64_t now) {
+    const auto& [block, name, answer] = wanted;
+    if (block) return edit::addDrawing(quilt, block, answer.drawing, answer.options, now);
+    const auto side = measure::Length::ofInches(9, 1);
+    return edit::addBlock(quilt, edit::properName(name).value_or("Block 1"), side, side)
+        .and_then([&](const quilt::Quilt& fresh) {
+            return edit::addDrawing(fresh, fresh.blocks.back().id, answer.drawing, answer.options, now);
+        });
+}
+
+} // namespace
+
+void ImportCommands::add(const Wanted& wanted) {
+    if (wanted.block && !quilt::find(m_session.quilt().blocks, wanted.block))
+        return emit m_session.trouble("The block that the drawing was for is gone. Import it again.");
+    auto added = withDrawing(m_session.quilt(), wanted, m_session.now());
+    if (!added || !wanted.answer.numbered) return finish(std::move(added), wanted.answer.drawing);
+    const auto id = wanted.block ? wanted.block : std::as_const(*added).blocks.back().id;
+    m_reading.start(
+        "Numbering the pieces",
+        [quilt = std::move(*added), id](const std::shared_ptr<Job>&) {
+            return mend::numberedAnew(quilt, id);
+        },
+        [this, wanted, state = m_session.state()](const edit::Edited& numbered) {
+            if (m_session.state() == state) return finish(numbered, wanted.answer.drawing);
+            add(wanted); // what was done meanwhile is kept: onto the quilt as it is now
+        });
+}
+
+void ImportCommands::finish(edit::Edited quilt, const quilt::Drawing& drawing) {
+    if (!m_session.apply(std::move(quilt), "import")) return;
+    m_session.goTo(View::draw);
+    QString told = QString("%1 pieces imported.").arg(drawing.shapes.size());
+    QStringList notes;
+    for (const auto& warning : drawing.warnings)
+        notes << QString::fromStdString(words::sentence(warning));
+    if (!notes.isEmpty()) told += " Note: " + notes.join("; ") + ".";
+    emit this->told(told);
+}
+
+} // namespace up::app

@@ -1,0 +1,32 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Where pieces lie: locked, lined up, spaced, centred; and whether they are all there to be laid.
+#pragma once
+
+#include "app/commands/block_commands.hpp"
+#include "core/plan/lay/alignment.hpp"
+#include "core/plan/lay/centring.hpp"
+
+namespace up::app {
+
+class PlaceCommands : public BlockCommands {
+    Q_OBJECT
+public:
+    using BlockCommands::BlockCommands;
+
+    /// The chosen pieces stay where they are, or may move again.
+    void toggleLock();
+    /// The chosen pieces come into line with the one chosen last.
+    void lineUp(plan::Line line);
+    void spaceEvenly(bool down);
+    void centre(plan::Centre how);
+
+    /// Everything that is cut is here.
+    void tickAll();
+    /// What is cut but not ticked off is lost: it goes back to be traced.
+    void cutMissingAgain();
+
+private:
+    void move(const std::vector<plan::PieceMove>& moves, const QString& what, const char* already);
+};
+
+} // namespace up::app

@@ -1,0 +1,194 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/commands/sheet_commands.hpp"
+
+#include "app/look/true_size.hpp"
+#include "app/session/aside.hpp"
+#include "core/store/file.hpp"
+#include "output/dxf/dxf.hpp"
+#include "output/pages/pages.hpp"
+#include "output/pdf/pdf.hpp"
+#include "output/svg/svg.hpp"
+#include "words/now_words.hpp"
+
+namespace up::app {
+
+SheetCommands::SheetCommands(Session& session, Asker& asker, const QString& folder, QObject* parent)
+    : QObject(parent), m_session(session), m_asker(asker), m_settings(folder + "/settings.ini"),
+      m_samplePrinter(std::make_shared<SamplePrinter>(folder + "/printed")) {
+    loadTrueSizes(m_settings);
+}
+
+const quilt::Block* SheetCommands::wanted() {
+    const auto* block = m_session.block();
+    if (!block)
+        emit m_session.trouble("This quilt has no block yet, so there is nothing to print or cut: press "
+                               "“New block…” first.");
+    return block;
+}
+
+void SheetCommands::write(const QString& title, const QString& kinds, const QString& ending,
+                          std::function<Result<std::string>(const quilt::Quilt&, const quilt::Block&)> make,
+                          const QString& hint) {
+    const auto* block = wanted();
+    if (!block) return;
+    const auto copy = *block;
+    const auto path = m_asker.fileToSave(title, kinds, QString::fromStdString(copy.name) + ending);
+    if (path.isEmpty()) return;
+    const auto work = [quilt = m_session.quilt(), copy, make = std::move(make),
+                       file = path.toStdString()]() -> Result<void> {
+        return make(quilt, copy).and_then([&](const std::string& bytes) {
+            return store::writeFile(file, bytes);
+        });
+    };
+    aside(this, work, [this, path, hint](const Result<void>& done) {
+        if (done)
+            emit told("Written: " + path + ". " + hint);
+        else
+            m_session.complain(done.error());
+    });
+}
+
+namespace {
+
+using MakePages = Result<std::vector<sheet::Page>>(const quilt::Quilt&, const quilt::Block&,
+                                                   const output::PageOptions&);
+
+/// `make` for the block as it is now.
+PrintKind kindOf(const Session& session, const QString& name, const QString& advice, MakePages* make) {
+    return {name, advice, false,
+            [quilt = session.quilt(), block = *session.block(), make](const output::PageOptions& options) {
+                return make(quilt, block, options);
+            }};
+}
+
+} // namespace
+
+void SheetCommands::print(Sheets first) {
+    const auto* block = wanted();
+    if (!block) return;
+    PrintQuestion question;
+    question.block = QString::fromStdString(block->name);
+    question.kinds = {
+        kindOf(m_session, "Tracing pages",
+               "Reversed, for the smooth side of the web. Print at 100 %, tape pages that join cross on "
+               "cross, lay the web over them and trace.",
+               output::tracingPages),
+        kindOf(m_session, "Placement sheet",
+               "From the front, not reversed: to lay under the background or beside it. Print at 100 %.",
+               output::placementPages),
+        kindOf(m_session, "Placement sheet, mirrored",
+               "For tracing at a window from the back: tape it to the glass behind the background. Print at "
+               "100 %.",
+               output::mirroredPlacementPages),
+        kindOf(
+            m_session, "Onto sheets of web",
+            "Straight onto the smooth side of the web's own sheets. Only where the web's leaflet allows it, "
+            "and never in a printer that heats its paper: the glue melts. Try one sheet of plain paper "
+            "first.",
+            output::webPages)};
+    question.kinds.back().ownSize = true;
+    if (!block->layout) // nothing to trace yet
+        question.kinds = {question.kinds[static_cast<std::size_t>(Sheets::placement)],
+                          question.kinds[static_cast<std::size_t>(Sheets::mirrored)]};
+    else
+        question.first = static_cast<std::size_t>(first);
+    question.printers = {m_samplePrinter};
+    question.more = systemPrinters;
+    question.settings = m_settings;
+    question.units = m_session.quilt().units;
+    question.write = [this](const PrintKind& kind, const std::vector<sheet::Page>& pages) {
+        writePdf(" " + kind.name.toLower() + ".pdf", pages);
+    };
+    m_asker.print(question);
+}
+
+void SheetCommands::writePdf(const QString& ending, const std::vector<sheet::Page>& pages) {
+    write(
+        "Write a PDF", "PDF (*.pdf)", ending,
+        [pages](const quilt::Quilt&, const quilt::Block& block) {
+            return output::writePdf(pages, block.name);
+        },
+        "Print at 100 %, then measure the one-inch square.");
+}
+
+void SheetCommands::openLightBox() {
+    const auto* block = wanted();
+    if (!block) return;
+    aside(
+        this, [quilt = m_session.quilt(), copy = *block] { return output::wholeSheets(quilt, copy); },
+        [this](const Result<std::vector<output::WholeSheet>>& sheets) {
+            if (!sheets) return m_session.complain(sheets.error());
+            m_asker.lightBox({*sheets, m_settings, m_session.quilt().units});
+        });
+}
+
+void SheetCommands::cutByMachine() {
+    if (!wanted()) return;
+    m_asker.cutByMachine(
+        {m_session.quilt(), m_session.blockId(), std::make_shared<SampleCutter>(),
+         [this](CutFormat format, const std::vector<sheet::Page>& mats) { writeMats(format, mats); },
+         [this](const std::vector<PieceId>& pieces) { return tickCut(pieces); }});
+}
+
+/// What is bonded is cut out now; a machine may also have cut what nobody said was bonded.
+QString SheetCommands::tickCut(const std::vector<PieceId>& pieces) {
+    std::vector<PieceId> cut, others;
+    for (const auto id : pieces) {
+        const auto* piece = quilt::find(m_session.block()->pieces, id);
+        const bool may = piece && piece->work.step < quilt::Step::cleanCut &&
+                         quilt::advanced(piece->work, quilt::Step::cleanCut, !piece->marks->empty());
+        (may ? cut : others).push_back(id);
+    }
+    const auto named = [&](const std::vector<PieceId>& ids) {
+        return QString::fromStdString(words::numbersWords(*m_session.block(), ids, 9));
+    };
+    QString out;
+    if (!others.empty()) out = "Not ticked, since not bonded yet or cut before: " + named(others) + ".";
+    if (cut.empty()) return out;
+    const auto done = "Ticked as cut out: " + named(cut) + ". ";
+    if (!m_session.apply(
+            edit::record(m_session.quilt(), m_session.blockId(), cut, quilt::Step::cleanCut, m_session.now()),
+            "cut by machine"))
+        return "";
+    return done + out;
+}
+
+/// "Heron mat 1.svg", "Heron mat 2.svg", … beside the file that was chosen.
+void SheetCommands::writeMats(CutFormat format, const std::vector<sheet::Page>& mats) {
+    const QString ending = format == CutFormat::svg ? ".svg" : ".dxf";
+    const auto name = QString::fromStdString(m_session.block()->name);
+    auto path = m_asker.fileToSave("Cut files", format == CutFormat::svg ? "SVG (*.svg)" : "DXF (*.dxf)",
+                                   name + " mat" + ending);
+    if (path.isEmpty()) return;
+    if (path.endsWith(ending, Qt::CaseInsensitive)) path.chop(ending.size());
+    for (std::size_t i = 0; i < mats.size(); ++i) {
+        const auto bytes = format == CutFormat::svg ? Result<std::string>(output::writeSvg(mats[i]))
+                                                    : output::writeDxf(mats[i]);
+        const auto file = (path + QString(" %1").arg(i + 1) + ending).toStdString();
+        const auto written =
+            bytes ? store::writeFile(file, *bytes) : Result<void>(tl::unexpected(bytes.error()));
+        if (!written) return m_session.complain(written.error());
+    }
+    emit told(
+        QString("%1 written beside “%2”: true size, mirrored already.")
+            .arg(mats.size() == 1 ? QString("One cut file is") : QString("%1 cut files are").arg(mats.size()))
+            .arg(path));
+}
+
+void SheetCommands::writeCutFile() {
+    if (!wanted()) return;
+    const QStringList kinds{"SVG", "DXF R12, which every machine reads", "DXF 2000 and later"};
+    const auto kind = m_asker.choice("Cut file", "One layer for each fabric, linings too. Written as", kinds);
+    if (!kind) return;
+    const auto as = kinds.indexOf(*kind);
+    const auto make = [as](const quilt::Quilt& quilt, const quilt::Block& block) {
+        return output::cutSheet(quilt, block).and_then([&](const sheet::Page& page) -> Result<std::string> {
+            if (as == 0) return output::writeSvg(page);
+            return output::writeDxf(page, as == 1 ? output::DxfVersion::r12 : output::DxfVersion::r2000);
+        });
+    };
+    write("Cut file", as == 0 ? "SVG (*.svg)" : "DXF (*.dxf)", as == 0 ? " cut.svg" : " cut.dxf", make,
+          "It is reversed, as it is cut with the paper side up.");
+}
+
+} // namespace up::app

@@ -1,0 +1,189 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/commands/stack_commands.hpp"
+
+#include "app/commands/answered.hpp"
+
+#include "core/edit/stacking.hpp"
+#include "core/mend/mend.hpp"
+#include "words/lay_words.hpp"
+#include "words/now_words.hpp"
+
+#include <algorithm>
+#include <map>
+
+namespace up::app {
+
+using quilt::Quilt;
+
+StackCommands::StackCommands(Session& session, Mending& mending, Asker& asker, QObject* parent)
+    : BlockCommands(session, parent), m_mending(mending), m_asker(asker) {}
+
+void StackCommands::numberAnew() {
+    const auto* block = filled();
+    if (!block) return;
+    m_mending.start(
+        "number anew", [id = block->id](const Quilt& quilt) { return mend::numberedAnew(quilt, id); },
+        [](const Quilt& before, const Quilt& after) {
+            return before == after ? "The numbers go by step, fabric and place already."
+                                   : "Numbered anew by step, fabric and place. Numbers already "
+                                     "written on paper no longer "
+                                     "hold.";
+        });
+}
+
+namespace {
+
+/// What was decided, and why; what must be traced again.
+std::string tuckedWords(const Quilt& before, const Quilt& after, BlockId id, const plan::UnderlapPlan& plan) {
+    if (after == before) return "Every piece reaches far enough under as it is.";
+    const auto& block = *quilt::find(after.blocks, id);
+    std::map<stack::Reason, int> reasons;
+    for (const auto& border : plan.borders)
+        ++reasons[border.reason];
+    std::string why;
+    for (const auto& [reason, count] : reasons)
+        why +=
+            (why.empty() ? "" : "; ") + words::reasonWords(reason) + " " + std::to_string(count) + " times";
+    std::vector<PieceId> again;
+    const auto& were = quilt::find(before.blocks, block.id)->pieces;
+    for (const auto& piece : block.pieces)
+        if (quilt::find(were, piece.id)->work.step > piece.work.step) again.push_back(piece.id);
+    return "Lower pieces now reach " + measure::say(block.underlap, before.units) +
+           " beneath the upper ones. Why one lies below: " + why + "." +
+           (again.empty() ? "" : " To be traced again: " + words::numbersWords(block, again) + ".");
+}
+
+} // namespace
+
+void StackCommands::tuckAll(plan::Below below) {
+    const auto* block = filled();
+    if (!block) return;
+    const auto planned = std::make_shared<plan::UnderlapPlan>();
+    m_mending.start(
+        "tuck all under",
+        [id = block->id, below, planned](const Quilt& quilt) {
+            const auto& owner = *quilt::find(quilt.blocks, id);
+            *planned = plan::planUnderlap(quilt, owner, plan::planBlock(owner), below);
+            return mend::tuckedUnder(quilt, id, below);
+        },
+        [id = block->id, planned](const Quilt& before, const Quilt& after) {
+            return tuckedWords(before, after, id, *planned);
+        });
+}
+
+void StackCommands::askUnderlap() {
+    const auto* block = filled();
+    if (!block) return;
+    const auto id = block->id;
+    const auto answer = m_asker.underlap({m_session.quilt(), id});
+    if (!answer) return;
+    const auto planned = std::make_shared<plan::UnderlapPlan>();
+    m_mending.start(
+        "tuck all under",
+        [id, tucking = *answer, planned](const Quilt& quilt) {
+            auto said = edit::setOvers(quilt, id, tucking.over);
+            if (!said) return said;
+            const auto& owner = *quilt::find(said->blocks, id);
+            *planned = plan::planUnderlap(*said, owner, plan::planBlock(owner), tucking.below);
+            return mend::tuckedUnder(quilt, id, tucking);
+        },
+        [id, planned](const Quilt& before, const Quilt& after) {
+            return tuckedWords(before, after, id, *planned);
+        });
+}
+
+void StackCommands::putOver() {
+    const auto pieces = several(2);
+    if (pieces.empty()) return;
+    if (pieces.size() > 2) return tell("Choose just two pieces: the one chosen last goes over the other.");
+    const auto upper = m_session.piece()->id, lower = pieces[0] == upper ? pieces[1] : pieces[0];
+    m_mending.start(
+        "put over",
+        [id = m_session.blockId(), upper, lower](const Quilt& quilt) {
+            return mend::restackedOver(quilt, id, upper, lower);
+        },
+        [id = m_session.blockId(), upper, lower](const Quilt&, const Quilt& after) {
+            const auto& block = *quilt::find(after.blocks, id);
+            return quilt::calledOf(block, *quilt::find(block.pieces, upper)) + " goes over " +
+                   quilt::calledOf(block, *quilt::find(block.pieces, lower)) + " now.";
+        });
+}
+
+void StackCommands::line() {
+    const auto* piece = chosen();
+    if (!piece) return;
+    if (piece->liningOf) return tell("This is a lining already.");
+    m_mending.start(
+        "line",
+        [block = m_session.blockId(), id = piece->id](const Quilt& quilt) {
+            return mend::lined(quilt, block, id);
+        },
+        [name = piece->name](const Quilt&, const Quilt&) {
+            return "“" + name + "” has a lining now, one number before it and a little smaller all round.";
+        });
+}
+
+void StackCommands::makeUnit(const std::vector<PieceId>& pieces) {
+    m_mending.start(
+        "make a unit",
+        [block = m_session.blockId(), pieces](const Quilt& quilt) {
+            return mend::madeUnit(quilt, block, pieces);
+        },
+        [block = m_session.blockId(), pieces](const Quilt&, const Quilt& after) {
+            return words::piecesWords(*quilt::find(after.blocks, block), pieces) +
+                   " are one unit: fuse them on a pressing sheet first.";
+        });
+}
+
+void StackCommands::toggleUnit() {
+    const auto* piece = chosen();
+    const auto* block = m_session.block();
+    if (!piece || !block) return;
+    const auto together = m_session.chosen();
+    const bool oneUnit = std::all_of(together.begin(), together.end(), [&](PieceId id) {
+        return quilt::find(block->pieces, id)->unit == piece->unit;
+    });
+    if (piece->unit != 0 && oneUnit) {
+        std::vector<PieceId> members;
+        for (const auto& other : block->pieces)
+            if (other.unit == piece->unit) members.push_back(other.id);
+        m_session.apply(edit::setUnit(m_session.quilt(), block->id, members, false), "let the unit go");
+        return tell("The unit is let go; its pieces have numbers of their own again.");
+    }
+    if (together.size() > 1) return makeUnit(together);
+    for (const auto& unit : plan::suggestedUnits(*block, m_session.derived().block()))
+        if (std::find(unit.begin(), unit.end(), piece->id) != unit.end()) return makeUnit(unit);
+    tell("“" + piece->name +
+         "” belongs to no group of pieces that could be fused by themselves first. Choose the pieces of a "
+         "unit with Ctrl.");
+}
+
+void StackCommands::offerUnits() {
+    const auto* block = filled();
+    if (!block) return;
+    const auto found = plan::suggestedUnits(*block, m_session.derived().block());
+    if (found.empty()) return tell("No pieces here could be fused together by themselves first.");
+    QStringList choices;
+    for (const auto& unit : found)
+        choices << QString::fromStdString(words::piecesWords(*block, unit));
+    const auto chosen = m_asker.choice(
+        "Units", "These could be fused together on a pressing sheet first. Make one a unit?", choices);
+    if (const auto which = chosen ? choices.indexOf(*chosen) : -1; which >= 0)
+        makeUnit(found[static_cast<std::size_t>(which)]);
+}
+
+void StackCommands::askGround() {
+    const auto* block = m_session.block();
+    if (!block) return tell("There is no block yet: add one first.");
+    answered(
+        m_session, "change the background", m_asker.ground({m_session.quilt(), block->id}),
+        [](const Quilt& quilt, const GroundAnswer& answer, BlockId of) {
+            auto next = edit::Edited(quilt);
+            if (answer.background) // a quilt may have no fabric yet
+                next = edit::setBackground(quilt, of, answer.background);
+            return next.and_then([&](const Quilt& on) { return edit::setGround(on, of, answer.ground); });
+        },
+        m_session.blockId());
+}
+
+} // namespace up::app

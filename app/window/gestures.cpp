@@ -1,0 +1,139 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/gestures.hpp"
+
+#include "core/edit/stacking.hpp"
+#include "core/edit/tracing.hpp"
+#include "core/plan/lay/snap.hpp"
+#include "core/plan/trace/by_hand.hpp"
+#include "core/quilt/labels.hpp"
+
+#include <algorithm>
+
+namespace up::app {
+namespace {
+
+/// No two gestures are one step.
+std::string newKey() {
+    static std::uint64_t count = 0;
+    return "gesture " + std::to_string(++count);
+}
+
+} // namespace
+
+EditGesture::EditGesture(Session& session, QString name)
+    : m_session(session), m_block(session.blockId()), m_name(std::move(name)), m_key(newKey()),
+      m_state(session.state()) {
+    session.closeMerge();
+}
+
+bool EditGesture::isStale() const {
+    return m_session.state() != m_state || m_session.blockId() != m_block;
+}
+
+const quilt::Block* EditGesture::block() const {
+    return isStale() ? nullptr : m_session.block();
+}
+
+void EditGesture::apply(edit::Edited next) {
+    if (isStale()) return;
+    m_session.apply(std::move(next), m_name, m_key);
+    m_state = m_session.state();
+}
+
+void EditGesture::done() {
+    m_session.closeMerge();
+}
+
+void EditGesture::cancelled() {
+    m_session.takeBack(m_key);
+    m_session.closeMerge();
+}
+
+MovePieces::MovePieces(Session& session, bool snaps)
+    : EditGesture(session, "move"), m_pieces(session.chosen()), m_snaps(snaps) {}
+
+void MovePieces::move(double right, double down) {
+    if (!block() || m_pieces.empty()) return;
+    edit::Moves moves;
+    for (const PieceId piece : m_pieces)
+        moves.emplace_back(piece, shape::Point{right, down});
+    apply(edit::movePieces(m_session.quilt(), m_block, moves));
+}
+
+void MovePieces::moved(double right, double down) {
+    move(across(right), down);
+}
+
+void MovePieces::done() {
+    const auto* owner = block();
+    const auto* piece = owner && m_snaps ? m_session.piece() : nullptr;
+    if (piece && !piece->locked) {
+        const auto number = static_cast<std::size_t>(quilt::numberOf(*owner, piece->id));
+        auto& derived = m_session.derived();
+        if (const auto by = plan::snapBy(derived.block().regions.at(number - 1), derived.ground()))
+            move(by->x, by->y);
+    }
+    EditGesture::done();
+}
+
+MoveOnWeb::MoveOnWeb(Session& session, PieceId piece, bool alone, std::function<void(const QString&)> told)
+    : EditGesture(session, "move on the web"), m_told(std::move(told)) {
+    const auto* owner = block();
+    if (!owner || !owner->layout || !find(owner->pieces, piece)) return;
+    m_pieces = alone ? std::vector{piece} : plan::chunkAround(*owner->layout, piece);
+    const bool any = !m_pieces.empty();
+    std::erase_if(m_pieces, [&](PieceId id) {
+        const auto* moving = find(owner->pieces, id);
+        return !moving || moving->work.step != quilt::Step::toTrace;
+    });
+    if (any && m_pieces.empty()) m_told("It is on paper already: what has been traced stays where it is.");
+    if (m_session.derived().tooClose().empty()) m_free = *owner->layout;
+}
+
+void MoveOnWeb::move(double right, double down, double degrees) {
+    const auto* owner = block();
+    if (!owner || !owner->layout || m_pieces.empty()) return;
+    apply(edit::changeLayout(m_session.quilt(), m_block,
+                             plan::movedByHand(*owner, *owner->layout, m_pieces, across(right), down,
+                                               measure::Angle::ofDegrees(degrees))));
+    if (const auto* now = block(); now && now->layout && m_session.derived().tooClose().empty())
+        m_free = *now->layout;
+}
+
+void MoveOnWeb::moved(double right, double down) {
+    move(right, down, 0);
+}
+
+void MoveOnWeb::turned(double degrees) {
+    move(0, 0, m_session.turnedOver() ? -degrees : degrees);
+}
+
+void MoveOnWeb::done() {
+    const auto* owner = block();
+    if (owner && m_free && !m_session.derived().tooClose().empty()) {
+        const auto pair = m_session.derived().tooClose().front();
+        const auto label = [&](PieceId id) { return QString::fromStdString(quilt::labelOf(*owner, id)); };
+        const QString what = pair.other ? QString("too close to %1").arg(label(pair.other))
+                                        : QString("over the edge of the sheet");
+        const QString said =
+            QString("%1 lay %2; it is back where it last had room.").arg(label(pair.piece), what);
+        apply(edit::changeLayout(m_session.quilt(), m_block, *m_free));
+        m_told(said);
+    }
+    EditGesture::done();
+}
+
+MoveSection::MoveSection(Session& session, sheet::Handle end)
+    : m_session(session), m_end(end), m_before(session.section()) {}
+
+void MoveSection::moved(double right, double down) {
+    if (!m_session.block()) return;
+    auto section = m_session.section();
+    auto& end = m_end == sheet::Handle::sectionFrom ? section.from : section.to;
+    const auto box = quilt::cutBox(*m_session.block());
+    end.x = std::clamp(end.x + (m_session.turnedOver() ? -right : right), box.left, box.right);
+    end.y = std::clamp(end.y + down, box.top, box.bottom);
+    m_session.setSection(section);
+}
+
+} // namespace up::app

@@ -1,0 +1,161 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/plan/work/now_plan.hpp"
+
+#include "core/plan/trace/remains.hpp"
+#include "core/plan/work/progress.hpp"
+#include "core/plan/work/stitch_plan.hpp"
+
+#include <algorithm>
+
+namespace up::plan {
+namespace {
+
+using quilt::Block;
+using quilt::Step;
+using quilt::Tread;
+
+const quilt::Piece& pieceOf(const Block& block, PieceId id) {
+    return *find(block.pieces, id);
+}
+
+std::optional<Step> nextOf(const quilt::Piece& piece) {
+    return quilt::nextStep(piece.work, piece.hasMarks());
+}
+
+Now onTread(Tread tread, const Block& block) {
+    Now now;
+    now.tread = tread;
+    now.left = countOf(block, tread).left();
+    return now;
+}
+
+Now goOn(Tread from, const Block& block) {
+    Now now = onTread(currentTread(block), block);
+    const bool done = now.tread == Tread::finish && block.trimmed;
+    now.what = done ? What::allDone : What::goOn;
+    // Nothing can be done here yet, or any more: the way leads to the first tread with work left.
+    if (!done && now.tread == from) now.tread = Tread::draw;
+    return now;
+}
+
+Now stepFor(Tread tread, const Block& block, Step step, std::vector<PieceId> pieces) {
+    Now now = onTread(tread, block);
+    now.what = What::step;
+    now.step = step;
+    now.pieces = std::move(pieces);
+    now.caution = cautionFor(step);
+    const auto& first = pieceOf(block, now.pieces.front());
+    const bool one = std::all_of(now.pieces.begin(), now.pieces.end(),
+                                 [&](PieceId id) { return pieceOf(block, id).fabric == first.fabric; });
+    now.fabric = one ? first.fabric : FabricId{};
+    now.thread = first.thread;
+    return now;
+}
+
+/// The first chunk with pieces whose next step is on this tread; those pieces with that step.
+Now chunkWise(Tread tread, const Block& block, const TracePlan& trace) {
+    for (const auto& chunk : trace.chunks) {
+        std::optional<Step> step;
+        std::vector<PieceId> pieces;
+        for (const PieceId id : chunk.pieces) {
+            const auto next = nextOf(pieceOf(block, id));
+            if (!next || quilt::treadOf(*next) != tread || (step && *step != *next)) continue;
+            step = next;
+            pieces.push_back(id);
+        }
+        if (step) return stepFor(tread, block, *step, std::move(pieces));
+    }
+    return goOn(tread, block);
+}
+
+/// The lowest piece that may be laid; its marks first, while the paper is still on.
+Now laying(const Block& block, const BlockPlan& plan) {
+    for (std::size_t i = 0; i < block.pieces.size(); ++i) {
+        if (!mayDo(block, plan, i, Step::laid)) continue;
+        const auto& piece = block.pieces[i];
+        const bool marksFirst = quilt::losesMarks(piece.work, Step::laid, piece.hasMarks());
+        auto now = stepFor(Tread::lay, block, marksFirst ? Step::marked : Step::laid, {piece.id});
+        now.lay = layStep(plan, planGround(block), i);
+        return now;
+    }
+    return goOn(Tread::lay, block);
+}
+
+/// Every piece, bottom first, that may take the tread's earliest step now, together with those beneath it.
+Now fusing(const Block& block, const BlockPlan& plan) {
+    for (const Step step : {Step::fused, Step::tested}) {
+        Block after = block;
+        std::vector<PieceId> pieces;
+        for (std::size_t i = 0; i < block.pieces.size(); ++i) {
+            if (!mayDo(after, plan, i, step)) continue;
+            pieces.push_back(block.pieces[i].id);
+            after.pieces[i].work.step = step;
+        }
+        if (!pieces.empty()) return stepFor(Tread::fuse, block, step, std::move(pieces));
+    }
+    return goOn(Tread::fuse, block);
+}
+
+Now stitching(const Block& block, const BlockPlan& plan) {
+    const auto route = planStitching(block, plan);
+    for (const auto& run : route.runs) {
+        const int number = numberOf(block, run.piece);
+        if (run.done || !mayDo(block, plan, static_cast<std::size_t>(number) - 1, Step::stitched)) continue;
+        return stepFor(Tread::stitch, block, Step::stitched, {run.piece});
+    }
+    return goOn(Tread::stitch, block);
+}
+
+} // namespace
+
+Caution cautionFor(Step step) {
+    switch (step) {
+    case Step::bonded:
+    case Step::fused: return Caution::iron;
+    case Step::roughCut:
+    case Step::cleanCut: return Caution::scissors;
+    case Step::stitched: return Caution::needle;
+    case Step::toTrace:
+    case Step::traced:
+    case Step::marked:
+    case Step::laid:
+    case Step::tested: return Caution::none;
+    }
+    return Caution::none;
+}
+
+Now nowOn(Tread tread, const Block& block, const BlockPlan& plan, const TracePlan& trace) {
+    Now now = onTread(tread, block);
+    if (block.pieces.empty()) {
+        now.what = What::importDrawing;
+        now.tread = Tread::draw;
+        return now;
+    }
+    switch (tread) {
+    case Tread::draw: return goOn(tread, block);
+    case Tread::trace:
+        if (now.left > 0 && (!block.layout || trace.stale)) {
+            now.what = What::layOut;
+            return now;
+        }
+        now = chunkWise(tread, block, trace);
+        if (now.what == What::goOn && !cutSheets(block, trace).empty()) {
+            now = onTread(tread, block);
+            now.what = What::putAway;
+        }
+        return now;
+    case Tread::bond:
+    case Tread::cut: return chunkWise(tread, block, trace);
+    case Tread::lay: return laying(block, plan);
+    case Tread::fuse: return fusing(block, plan);
+    case Tread::stitch: return stitching(block, plan);
+    case Tread::finish:
+        if (block.trimmed || currentTread(block) != Tread::finish) return goOn(tread, block);
+        now.what = What::trim;
+        now.caution = Caution::rotary;
+        return now;
+    }
+    return now;
+}
+
+} // namespace up::plan

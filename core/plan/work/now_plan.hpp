@@ -1,0 +1,33 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The next thing to do on a block, as data; `words/now_words` says it.
+#pragma once
+
+#include "core/plan/lay/dry_lay.hpp"
+#include "core/plan/trace/trace_plan.hpp"
+
+namespace up::plan {
+
+enum class What : std::uint8_t { importDrawing, layOut, step, putAway, trim, goOn, allDone };
+
+/// Where work can hurt; said at the step. Source: common practice.
+enum class Caution : std::uint8_t { none, iron, scissors, rotary, needle };
+
+struct Now {
+    What what = What::allDone;
+    quilt::Tread tread = quilt::Tread::draw; ///< where the work is; for goOn: where to go
+    quilt::Step step = quilt::Step::toTrace; ///< for What::step
+    std::vector<PieceId> pieces;             ///< for What::step, in working order
+    FabricId fabric;                         ///< of the pieces, when they share one
+    ThreadId thread;                         ///< for stitching
+    int left = 0;                            ///< pieces this tread still needs
+    Caution caution = Caution::none;
+    std::optional<PlacementStep> lay; ///< where the piece goes, for laying
+};
+
+/// The next thing on one tread. `plan` and `trace` belong to `block`.
+[[nodiscard]] Now nowOn(quilt::Tread tread, const quilt::Block& block, const BlockPlan& plan,
+                        const TracePlan& trace);
+
+[[nodiscard]] Caution cautionFor(quilt::Step step);
+
+} // namespace up::plan

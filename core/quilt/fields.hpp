@@ -1,0 +1,292 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Every kept member of the document, listed once: how files call it, what may stand there, and whether a
+// piece keeps it when it is made anew or copied. Reader, writer, resets, copies, the schema's test and the
+// round trip's go by it.
+#pragma once
+
+#include "core/quilt/quilt.hpp"
+
+#include <limits>
+#include <string_view>
+#include <tuple>
+#include <type_traits>
+
+namespace up::quilt {
+
+/// What a member is about, which says what becomes of it.
+enum class About : std::uint8_t {
+    design, ///< the piece as it is to be: copies have it too
+    self,   ///< this one among the others: copies get their own, or none
+    making  ///< the piece of cloth: gone when it is made anew
+};
+
+/// One member of a T.
+template<class T, class V> struct Field {
+    using Value = V;
+    std::string_view key; ///< in files; "": what is in it stands among the T's own keys
+    V T::*member;
+    bool always = false; ///< written and expected always; else left out when it is as in a new T
+    About about = About::design;
+    /// Of numbers: mm, degrees, or as they are.
+    double least = -1e5, most = 1e5;
+
+    [[nodiscard]] constexpr Field from(double low) const { return {key, member, always, about, low, most}; }
+    [[nodiscard]] constexpr Field within(double low, double high) const {
+        return {key, member, always, about, low, high};
+    }
+    [[nodiscard]] constexpr Field of(About what) const { return {key, member, always, what, least, most}; }
+};
+
+template<class T, class V> [[nodiscard]] constexpr Field<T, V> always(std::string_view key, V T::*member) {
+    return {key, member, true};
+}
+/// Left out while it is as in a new T.
+template<class T, class V>
+[[nodiscard]] constexpr Field<T, V> unlessUsual(std::string_view key, V T::*member) {
+    return {key, member};
+}
+/// Its own keys stand among the T's.
+template<class T, class V> [[nodiscard]] constexpr Field<T, V> amongThem(V T::*member) {
+    return {"", member, true};
+}
+
+inline constexpr double largestId = std::numeric_limits<std::uint32_t>::max();
+template<class T, class I> [[nodiscard]] constexpr Field<T, I> ownId(I T::*member) {
+    return always("id", member).within(1, largestId).of(About::self);
+}
+
+template<class T> using Of = std::type_identity<T>;
+
+constexpr auto fieldsOf(Of<Thread>) {
+    using T = Thread;
+    return std::tuple{ownId(&T::id), always("name", &T::name), always("colour", &T::colour)};
+}
+
+constexpr auto fieldsOf(Of<Fabric>) {
+    using T = Fabric;
+    return std::tuple{ownId(&T::id),
+                      always("name", &T::name),
+                      always("colour", &T::colour),
+                      unlessUsual("print", &T::print),
+                      unlessUsual("opacity", &T::opacity).within(0, 1),
+                      unlessUsual("stripesWithin", &T::tolerance).within(0, 45)};
+}
+
+constexpr auto fieldsOf(Of<Pressing>) {
+    using T = Pressing;
+    return std::tuple{always("seconds", &T::seconds).within(0, 3600), always("steam", &T::steam),
+                      always("heat", &T::heat)};
+}
+
+constexpr auto fieldsOf(Of<Roll>) {
+    return std::tuple{always("length", &Roll::length).within(0, 100'000)};
+}
+constexpr auto fieldsOf(Of<Packet>) {
+    return std::tuple{always("sheets", &Packet::sheets).within(0, 10'000),
+                      always("length", &Packet::length).within(1, 100'000)};
+}
+/// By which key each way of coming stands in a web.
+constexpr auto keysOf(Of<decltype(Web::stock)>) {
+    return std::to_array<std::string_view>({"roll", "packet"});
+}
+
+constexpr auto fieldsOf(Of<Web>) {
+    using T = Web;
+    return std::tuple{ownId(&T::id),
+                      always("name", &T::name),
+                      always("papers", &T::papers).within(1, 2),
+                      always("width", &T::width).within(1, 10'000),
+                      amongThem(&T::stock),
+                      always("first", &T::first),
+                      always("final", &T::final)};
+}
+
+constexpr auto fieldsOf(Of<OffCut>) {
+    using T = OffCut;
+    return std::tuple{ownId(&T::id), always("web", &T::web), always("outline", &T::outline),
+                      unlessUsual("from", &T::from)};
+}
+
+constexpr auto fieldsOf(Of<Placement>) {
+    using T = Placement;
+    return std::tuple{always("right", &T::right), always("down", &T::down),
+                      always("turn", &T::turn).within(-360, 360)};
+}
+
+constexpr auto fieldsOf(Of<Work>) {
+    using T = Work;
+    return std::tuple{always("step", &T::step), always("marksDrawn", &T::marksDrawn),
+                      always("remade", &T::remade).within(0, 100'000)};
+}
+
+constexpr auto fieldsOf(Of<Piece>) {
+    using T = Piece;
+    return std::tuple{ownId(&T::id),
+                      always("name", &T::name).of(About::self),
+                      always("fabric", &T::fabric),
+                      always("thread", &T::thread),
+                      always("runsOff", &T::runsOff),
+                      always("place", &T::place),
+                      amongThem(&T::work).of(About::making),
+                      amongThem(&T::outline),
+                      always("marks", &T::marks),
+                      unlessUsual("dotted", &T::dotted),
+                      unlessUsual("recipe", &T::recipe),
+                      unlessUsual("grain", &T::grain).within(-360, 360),
+                      unlessUsual("mayHaveWindow", &T::mayHaveWindow),
+                      unlessUsual("liningOf", &T::liningOf).of(About::self),
+                      unlessUsual("shine", &T::shine),
+                      unlessUsual("unit", &T::unit).within(0, 100'000).of(About::self),
+                      unlessUsual("locked", &T::locked).of(About::self),
+                      unlessUsual("counted", &T::counted).of(About::making)};
+}
+
+constexpr auto fieldsOf(Of<Traced>) {
+    using T = Traced;
+    return std::tuple{always("piece", &T::piece).from(1),
+                      always("sheet", &T::sheet).within(0, 10'000),
+                      always("chunk", &T::chunk).within(0, 100'000),
+                      always("x", &T::x),
+                      always("y", &T::y),
+                      always("turn", &T::turn).within(-360, 360),
+                      unlessUsual("pinned", &T::pinned),
+                      unlessUsual("window", &T::window)};
+}
+
+constexpr auto fieldsOf(Of<Unplaced>) {
+    using T = Unplaced;
+    return std::tuple{always("piece", &T::piece).from(1), always("reason", &T::reason)};
+}
+
+constexpr auto fieldsOf(Of<WebSheet>) {
+    using T = WebSheet;
+    return std::tuple{unlessUsual("offCut", &T::offCut), unlessUsual("outline", &T::outline),
+                      always("putAway", &T::putAway)};
+}
+
+constexpr auto fieldsOf(Of<Strip>) {
+    using T = Strip;
+    return std::tuple{always("chunk", &T::chunk).within(0, 100'000),
+                      always("height", &T::height).within(0.1, 10'000),
+                      always("count", &T::count).within(1, 10'000)};
+}
+
+constexpr auto fieldsOf(Of<Layout>) {
+    using T = Layout;
+    return std::tuple{always("web", &T::web), always("traced", &T::traced), always("unplaced", &T::unplaced),
+                      unlessUsual("sheets", &T::sheets), unlessUsual("strips", &T::strips)};
+}
+
+constexpr auto fieldsOf(Of<EdgeStitch>) {
+    using T = EdgeStitch;
+    return std::tuple{always("stitch", &T::kind), always("width", &T::width).within(0.1, 25.4)};
+}
+
+constexpr auto fieldsOf(Of<Patch>) {
+    return std::tuple{always("fabric", &Patch::fabric), always("cut", &Patch::cut).within(1, 10'000)};
+}
+constexpr auto fieldsOf(Of<GroundStrip>) {
+    using T = GroundStrip;
+    return std::tuple{always("cut", &T::cut).within(1, 10'000), always("patches", &T::patches)};
+}
+constexpr auto fieldsOf(Of<Creases>) {
+    using T = Creases;
+    return std::tuple{always("halves", &T::halves), always("diagonals", &T::diagonals),
+                      always("quarters", &T::quarters)};
+}
+constexpr auto fieldsOf(Of<Ground>) {
+    using T = Ground;
+    return std::tuple{always("oversize", &T::oversize).within(0, 1000), always("creases", &T::creases),
+                      unlessUsual("grain", &T::grain).within(-360, 360), unlessUsual("rows", &T::rows),
+                      unlessUsual("strips", &T::strips)};
+}
+
+constexpr auto fieldsOf(Of<Over>) {
+    return std::tuple{always("upper", &Over::upper).from(1), always("lower", &Over::lower).from(1)};
+}
+
+constexpr auto fieldsOf(Of<Block>) {
+    using T = Block;
+    return std::tuple{ownId(&T::id),
+                      always("name", &T::name),
+                      always("width", &T::width).within(1, 10'000),
+                      always("height", &T::height).within(1, 10'000),
+                      always("background", &T::background),
+                      always("web", &T::web),
+                      always("givenReversed", &T::givenReversed),
+                      always("trimmed", &T::trimmed),
+                      unlessUsual("letters", &T::letters),
+                      unlessUsual("edge", &T::edge),
+                      always("pieces", &T::pieces),
+                      unlessUsual("layout", &T::layout),
+                      unlessUsual("school", &T::school),
+                      unlessUsual("ground", &T::ground),
+                      unlessUsual("over", &T::over),
+                      unlessUsual("underlap", &T::underlap).within(0.1, 100)};
+}
+
+constexpr auto fieldsOf(Of<LogEntry>) {
+    using T = LogEntry;
+    return std::tuple{always("time", &T::time), always("block", &T::block), unlessUsual("piece", &T::piece),
+                      always("what", &T::what), unlessUsual("note", &T::note)};
+}
+
+constexpr auto fieldsOf(Of<Quilt>) {
+    using T = Quilt;
+    return std::tuple{always("name", &T::name),
+                      always("units", &T::units),
+                      always("columns", &T::columns).within(1, 1000),
+                      always("sashing", &T::sashing).within(0, 10'000),
+                      always("nextId", &T::nextId).within(1, largestId),
+                      always("fabrics", &T::fabrics),
+                      always("threads", &T::threads),
+                      always("webs", &T::webs),
+                      unlessUsual("offCuts", &T::offCuts),
+                      unlessUsual("leastOffCut", &T::leastOffCut).within(1, 1000),
+                      always("blocks", &T::blocks),
+                      always("log", &T::log)};
+}
+
+/// Whether a T's members are listed here.
+template<class T>
+concept Listed = requires {
+    fieldsOf(Of<T>{});
+};
+
+namespace fields {
+/// Stands for a member of any type, but never for the whole.
+template<class T> struct Any {
+    template<class V>
+    requires(!std::is_same_v<V, T>) operator V() const;
+};
+template<class T, class... Given> constexpr std::size_t members() {
+    if constexpr (requires { T{Given{}..., Any<T>{}}; })
+        return members<T, Given..., Any<T>>();
+    else
+        return sizeof...(Given);
+}
+template<class T> constexpr bool hasExtra = requires(T t) {
+    t.extra;
+};
+/// A member that nobody listed does not compile.
+template<Listed T> struct Checked {
+    static constexpr auto list = fieldsOf(Of<T>{});
+    static_assert(std::tuple_size_v<decltype(list)> + (hasExtra<T> ? 1 : 0) == members<T>(),
+                  "every member of the struct stands in fieldsOf, once");
+};
+} // namespace fields
+
+/// Calls `see(field)` for each member of a T, in the order of files.
+template<Listed T, class See> constexpr void eachField(See&& see) {
+    std::apply([&](const auto&... field) { (see(field), ...); }, fields::Checked<T>::list);
+}
+
+/// Makes the members that are about that as they are in a new T.
+template<Listed T> void reset(T& t, About what) {
+    static const T fresh{};
+    eachField<T>([&](const auto& field) {
+        if (field.about == what) t.*field.member = fresh.*field.member;
+    });
+}
+
+} // namespace up::quilt
