@@ -212,15 +212,15 @@ bool Mat::take(const Grip& grip) {
     return holds();
 }
 
-void Mat::carry(double right, double down) {
+void Mat::carry(double right, double down, bool later) {
     m_toCarry += QPointF(right, down);
-    if (!m_breath.isActive()) flush();
+    if (!later) return flush();
+    if (!m_breath.isActive()) m_breath.start();
 }
 
 void Mat::flush() {
     if (!m_gesture || m_toCarry.isNull()) return;
     const auto by = std::exchange(m_toCarry, {});
-    m_breath.start();
     m_gesture->moved(by.x(), by.y());
 }
 
@@ -308,21 +308,21 @@ void Mat::wheelEvent(QWheelEvent* event) {
     }
 }
 
-void Mat::nudge(int right, int down, bool far) {
+void Mat::nudge(int right, int down, bool far, bool held) {
     constexpr double step = 25.4 / 16, stride = 25.4 / 4; // mm
     if (m_gesture && !m_byKeys) return;                   // the mouse holds it
     if (!m_gesture && !take({{}, false, true})) return;
     m_rest.start();
-    carry(right * (far ? stride : step), down * (far ? stride : step));
+    carry(right * (far ? stride : step), down * (far ? stride : step), held);
 }
 
 void Mat::keyPressEvent(QKeyEvent* event) {
-    const bool far = event->modifiers().testFlag(Qt::ShiftModifier);
+    const bool far = event->modifiers().testFlag(Qt::ShiftModifier), held = event->isAutoRepeat();
     switch (event->key()) {
-    case Qt::Key_Left: return nudge(-1, 0, far);
-    case Qt::Key_Right: return nudge(1, 0, far);
-    case Qt::Key_Up: return nudge(0, -1, far);
-    case Qt::Key_Down: return nudge(0, 1, far);
+    case Qt::Key_Left: return nudge(-1, 0, far, held);
+    case Qt::Key_Right: return nudge(1, 0, far, held);
+    case Qt::Key_Up: return nudge(0, -1, far, held);
+    case Qt::Key_Down: return nudge(0, 1, far, held);
     case Qt::Key_Escape:
         if (m_gesture) return cancel();
         if (std::exchange(m_frame, std::nullopt)) return update();

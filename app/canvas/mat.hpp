@@ -28,8 +28,9 @@ public:
     void setTakeUp(TakeUp takeUp) { m_takeUp = std::move(takeUp); }
     /// Begins a gesture, ending one that goes on; false when that cannot be moved.
     bool take(const Grip& grip);
-    /// Moves what is held, mm on the panel; what comes faster than it can be shown is added up.
-    void carry(double right, double down);
+    /// Moves what is held, mm on the panel. `later`: once there is time, together with what else has come by
+    /// then.
+    void carry(double right, double down, bool later = false);
     /// Ends the gesture, if there is one: done.
     void letGo();
     /// Ends it: taken back.
@@ -62,7 +63,8 @@ private:
         QTransform page; ///< panel mm → widget pixels
     };
     void arrange();
-    void nudge(int right, int down, bool far);
+    /// `held`: the key is held down, and comes again faster than it may be shown.
+    void nudge(int right, int down, bool far, bool held);
     void flush();
     /// The hand is empty again.
     [[nodiscard]] std::unique_ptr<Gesture> release();

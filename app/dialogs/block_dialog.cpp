@@ -164,7 +164,7 @@ void BlockDialog::pickColour() {
 Result<quilt::Block> BlockDialog::block() const {
     const auto& units = m_question.quilt.units;
     return measure::readSize(m_size->text().trimmed().toStdString(), units).and_then([&](const auto& size) {
-        return edit::addBlock(m_question.quilt, "", size.width, size.height)
+        return edit::addBlock(m_question.quilt, "Block", size.width, size.height)
             .map([](const quilt::Quilt& quilt) { return quilt.blocks.back(); });
     });
 }

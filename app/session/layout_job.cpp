@@ -47,7 +47,7 @@ void LayoutJob::start(const plan::TraceOptions& options) {
     const auto* block = m_session.block();
     if (m_running || !block) return;
     stopComparing(); // both cores for this
-    m_laid = {m_session.quilt(), block->id};
+    m_laid = {m_session.quilt(), block->id, m_session.state()};
     m_control = std::make_shared<up::Job>();
     m_running = true;
     m_options = options;
@@ -67,6 +67,7 @@ void LayoutJob::stop() {
 /// Pieces, fabrics' ways, the web and all that is left of it; where the block's own pieces lie does not
 /// matter.
 bool LayoutJob::isAsItWas(const LaidOf& was) const {
+    if (m_session.state() == was.state) return true;
     const auto& now = m_session.quilt();
     const auto* block = find(now.blocks, was.block);
     const auto* then = find(was.quilt.blocks, was.block);
@@ -97,7 +98,7 @@ void LayoutJob::finish() {
 void LayoutJob::compare(const plan::TraceOptions& options) {
     const auto* block = m_session.block();
     if (m_running || m_comparing || !block) return;
-    m_compared = {m_session.quilt(), block->id};
+    m_compared = {m_session.quilt(), block->id, m_session.state()};
     m_ways.clear();
     m_compareControl = std::make_shared<up::Job>();
     m_comparing = true;

@@ -55,6 +55,7 @@ private:
     struct LaidOf {
         quilt::Quilt quilt;
         BlockId block;
+        std::uint64_t state = 0;
     };
     [[nodiscard]] bool isAsItWas(const LaidOf& was) const;
 

@@ -15,9 +15,10 @@ void Mending::run(Order order) {
     const auto block = m_session.blockId();
     const auto state = m_session.state();
     const auto what = order.what;
+    const auto remedy = order.remedy; // the order goes along to the end
     m_errand.start(
         what.left(1).toUpper() + what.mid(1),
-        [quilt = m_session.quilt(), block, remedy = order.remedy](const std::shared_ptr<Job>&) {
+        [quilt = m_session.quilt(), block, remedy](const std::shared_ptr<Job>&) {
             Mended out{remedy(quilt), nullptr};
             const auto* owner = out.quilt ? quilt::find(std::as_const(*out.quilt).blocks, block) : nullptr;
             if (owner) out.plan = std::make_shared<const plan::BlockPlan>(plan::planBlock(*owner));

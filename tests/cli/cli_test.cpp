@@ -5,6 +5,7 @@
 #include "tests/support/tool.hpp"
 
 #include <filesystem>
+#include <fstream>
 #include <gtest/gtest.h>
 #include <nlohmann/json.hpp>
 #include <sstream>
@@ -305,6 +306,61 @@ TEST(CliImport, SeveralFilesAreOnePattern) {
     const auto answer = nlohmann::json::parse(done.out);
     ASSERT_EQ(answer["pieces"].size(), 1U);
     EXPECT_NEAR(answer["page"][0].get<double>(), 7 * 25.4, 0.01);
+}
+
+// --- what is refused, with one line and nothing lost
+
+TEST(Refused, AResultIsNotWrittenOverWhatItIsMadeFrom) {
+    const TempDir dir;
+    const auto quilt = dir.file("q.upstairs");
+    test::writeAll(quilt, test::readAll(sample()));
+    std::filesystem::create_symlink(quilt, dir.file("link"));
+    for (const auto& out : {quilt, dir.file("link")}) {
+        expectComplaint(say({"check", quilt, "-o", out}), 2, "written over");
+        expectComplaint(say({"order", quilt, "--block", "Heron", "-o", out}), 2, "written over");
+        EXPECT_EQ(test::readAll(quilt), test::readAll(sample()));
+    }
+}
+
+TEST(Refused, NumbersThatAreNone) {
+    expectComplaint(say({"import", drawing("windlass.svg"), "--dpi", "nan"}), 2, "dpi");
+    expectComplaint(say({"layout", sample(), "--block", "Heron", "--seconds", "nan"}), 2, "seconds");
+    expectComplaint(say({"layout", sample(), "--block", "Heron", "--seconds", "inf"}), 2, "seconds");
+    expectComplaint(say({"layout", sample(), "--block", "Heron", "--seed", "-1"}), 2, "seed");
+    expectComplaint(say({"which", sample(), "--block", "Heron", "--size", "0"}), 1, "0");
+    expectComplaint(
+        say({"import", drawing("windlass.svg"), drawing("lamp.svg"), "--columns", "2", "--overlap", "-1"}), 1,
+        "-1");
+}
+
+TEST(Refused, NamesThatCannotBeShown) {
+    const auto named = [](const std::string& name) {
+        return say({"new", drawing("windlass.svg"), "--finished", "9in", "--name", name});
+    };
+    expectComplaint(named("   "), 1, "name");
+    expectComplaint(named("one\ntwo"), 1, "name");
+    expectComplaint(named(std::string("bell\a")), 1, "name");
+    expectComplaint(named("caf\xe9"), 1, "name"); // Latin-1, no UTF-8
+    EXPECT_EQ(named("café").code, 0);
+}
+
+TEST(Refused, AFileThatOnlyLooksLikeOne) {
+    const TempDir dir;
+    test::writeAll(dir.file("five.json"), R"({"format":5})");
+    expectComplaint(say({"import", dir.file("five.json")}), 1, "five.json");
+    expectComplaint(say({"new", dir.file("five.json"), "--name", "a", "--finished", "9in"}), 1, "five.json");
+    expectComplaint(say({"import", "/dev/zero"}), 1, "/dev/zero");
+}
+
+TEST(Refused, AResultThatCannotBeWrittenIsAnError) {
+    std::ostringstream err;
+    std::ofstream full("/dev/full");
+    EXPECT_EQ(run({"check", sample()}, full, err), 1);
+    EXPECT_NE(err.str().find("standard output"), std::string::npos) << err.str();
+}
+
+TEST(Version, IsSaid) {
+    EXPECT_TRUE(say({"--version"}).out.starts_with("upstairs-cli 0."));
 }
 
 } // namespace

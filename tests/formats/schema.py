@@ -1,6 +1,6 @@
 #!/usr/bin/env python3
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""Quilt files against docs/formats/quilt.schema.json. usage: schema.py SOURCE QUILT"""
+"""Quilt files against docs/formats/quilt.schema.json, older ones against theirs. usage: schema.py SOURCE QUILT"""
 import glob
 import json
 import os
@@ -12,11 +12,15 @@ source, sample = sys.argv[1], sys.argv[2]
 schema = json.load(open(os.path.join(source, "docs/formats/quilt.schema.json"), encoding="utf-8"))
 jsonschema.Draft202012Validator.check_schema(schema)
 validator = jsonschema.Draft202012Validator(schema)
-files = [sample] + sorted(glob.glob(os.path.join(source, "tests/formats/v1/*.upstairs")))
-for name in files:
-    validator.validate(json.load(open(name, encoding="utf-8")))
+validator.validate(json.load(open(sample, encoding="utf-8")))
+files = 1
+for version in sorted(glob.glob(os.path.join(source, "tests/formats/v*"))):
+    old = json.load(open(os.path.join(version, "quilt.schema.json"), encoding="utf-8"))
+    for name in sorted(glob.glob(os.path.join(version, "*.upstairs"))):
+        jsonschema.Draft202012Validator(old).validate(json.load(open(name, encoding="utf-8")))
+        files += 1
 bad = json.load(open(sample, encoding="utf-8"))
 bad["blocks"][0]["pieces"][0]["step"] = "ironed"
 if validator.is_valid(bad):
     sys.exit("the schema lets an unknown step pass")
-print(f"{len(files)} files are as described")
+print(f"{files} files are as described")

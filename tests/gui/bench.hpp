@@ -28,7 +28,10 @@ public:
         const auto path = file(title);
         return path.isEmpty() ? QStringList() : path.split(';');
     }
-    QString fileToSave(const QString& title, const QString&, const QString&) override { return file(title); }
+    QString fileToSave(const QString& title, const QString&, const QString& proposed) override {
+        const auto path = file(title), ending = proposed.section('.', -1);
+        return path.isEmpty() || path.endsWith("." + ending) ? path : path + "." + ending;
+    }
     app::SaveAnswer saveChanges(const QString& quilt) override;
     std::optional<QString> text(const QString& title, const QString& question, const QString&) override;
     std::optional<QString> choice(const QString& title, const QString& question, const QStringList&) override;

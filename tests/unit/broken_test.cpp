@@ -20,6 +20,14 @@ std::string changed(const std::string& from, const std::string& to) {
     return text.replace(at, from.size(), to);
 }
 
+/// A key that nobody knows, with 120,000 lists in each other: deeper than any stack.
+const char* deepList() {
+    constexpr std::size_t deep = 120'000;
+    static const std::string text =
+        "\"unknown\": " + std::string(deep, '[') + std::string(deep, ']') + ", \"log\": [";
+    return text.c_str();
+}
+
 struct Fault {
     const char *name, *from, *to;
     Code code;
@@ -41,9 +49,10 @@ TEST_P(BrokenQuilt, IsRefusedWithTheFileThePlaceAndWhatToDo) {
 INSTANTIATE_TEST_SUITE_P(
     Faults, BrokenQuilt,
     testing::Values(
-        Fault{"newer", "\"version\": 1", "\"version\": 7", Code::newerVersion, "version 7"},
-        Fault{"noVersion", "\"version\": 1", "\"edition\": 1", Code::damaged, "version"},
+        Fault{"newer", "\"version\": 2", "\"version\": 7", Code::newerVersion, "version 7"},
+        Fault{"noVersion", "\"version\": 2", "\"edition\": 2", Code::damaged, "version"},
         Fault{"otherFormat", "upstairs-quilt", "upstairs-pieces", Code::wrongFormat, "upstairs-pieces"},
+        Fault{"deep", "\"log\": [", deepList(), Code::notJson, "more than 64"},
         Fault{"cutOff", "\"log\": [", "", Code::notJson, "line"},
         Fault{"noName", "\"name\": \"Test quilt\"", "\"title\": \"x\"", Code::damaged, "\"name\""},
         Fault{"textForNumber", "\"columns\": 3", "\"columns\": \"three\"", Code::damaged, "columns"},
