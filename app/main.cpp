@@ -14,6 +14,7 @@
 #include <QScreen>
 #include <QStandardPaths>
 #include <cstdio>
+#include <cstdlib>
 #include <ctime>
 
 namespace {
@@ -105,9 +106,7 @@ std::optional<Pose> poseFrom(const QCommandLineParser& words) {
                 words.values("look-at")};
 }
 
-} // namespace
-
-int main(int count, char** given) {
+int run(int count, char** given) {
     Application application(count, given);
     QApplication::setApplicationName("upstairs");
     QApplication::setApplicationDisplayName("");
@@ -144,4 +143,13 @@ int main(int count, char** given) {
     showWithin(window, QApplication::primaryScreen()->availableGeometry());
     window.files().offerRecovery();
     return QApplication::exec();
+}
+
+} // namespace
+
+/// What still computes has nobody left to tell: the program does not wait for it.
+int main(int count, char** given) {
+    const int code = run(count, given);
+    std::fflush(nullptr);
+    std::_Exit(code);
 }

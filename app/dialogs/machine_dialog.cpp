@@ -70,6 +70,8 @@ MachineDialog::MachineDialog(MachineQuestion question, QWidget* parent)
     m_dxf = named(buttons->addButton("Write DXF files…", QDialogButtonBox::ActionRole), "machine.dxf");
     buttons->addButton("Close", QDialogButtonBox::RejectRole);
     column->addWidget(buttons);
+    for (auto* button : buttons->findChildren<QPushButton*>())
+        button->setAutoDefault(false); // Enter in a field sends no blade off
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     connect(m_send, &QPushButton::clicked, this, &MachineDialog::cutOrStop);
     connect(&m_blade, &QTimer::timeout, this, &MachineDialog::tick);
@@ -89,6 +91,7 @@ MachineDialog::~MachineDialog() {
 
 /// Aside: mats are laid out, and the machine is asked what it makes of them.
 void MachineDialog::plan() {
+    if (isCutting()) return; // the blade is in the cloth: what is on the mats stays
     m_below->setEnabled(m_small->isChecked());
     if (m_busy) {
         m_again = true;
@@ -106,6 +109,7 @@ void MachineDialog::plan() {
         options.below = *below;
     }
     m_busy = true;
+    refreshButtons();
     m_says->setText("Laying the pieces out on mats…");
     m_job = std::make_shared<up::Job>();
     const auto work = [quilt = m_question.quilt, id = m_question.block, cutter, options, job = m_job] {
@@ -172,6 +176,8 @@ void MachineDialog::cutOrStop() {
         m_says->setText("Stopped. What the blade has been through is cut; the mat is not ticked.");
         return refreshButtons();
     }
+    m_row = static_cast<std::size_t>(std::max(0, m_mats->currentRow()));
+    if (m_busy || m_row >= m_runs.size() || cutBy(m_runs[m_row]).empty()) return;
     m_since.start();
     m_blade.start(30);
     m_says->setText("Cutting…");
@@ -179,8 +185,7 @@ void MachineDialog::cutOrStop() {
 }
 
 void MachineDialog::tick() {
-    const auto row = static_cast<std::size_t>(m_mats->currentRow());
-    auto& run = m_runs[row];
+    auto& run = m_runs.at(m_row); // no mats come or go while the blade moves
     const double progress = static_cast<double>(m_since.elapsed()) / 1000 / watched(run.run->seconds);
     m_picture->setProgress(std::min(progress, 1.0));
     if (progress < 1) return;
@@ -188,7 +193,7 @@ void MachineDialog::tick() {
     m_picture->setProgress({});
     run.cut = true;
     fillMats();
-    m_says->setText(QString("Mat %1 is cut. ").arg(row + 1) + m_question.done(cutBy(run)));
+    m_says->setText(QString("Mat %1 is cut. ").arg(m_row + 1) + m_question.done(cutBy(run)));
     refreshButtons();
 }
 

@@ -57,6 +57,7 @@ private:
     std::shared_ptr<up::Job> m_job;
     plan::MachinePlan m_plan;
     std::vector<MatRun> m_runs;
+    std::size_t m_row = 0; ///< the mat that is being cut
     bool m_busy = false, m_again = false;
 };
 

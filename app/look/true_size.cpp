@@ -30,7 +30,8 @@ bool isMeasured(const QScreen* screen) {
 
 double dotsPerMm(const QScreen* screen) {
     if (isMeasured(screen)) return measured().value(keyOf(screen));
-    const double dpi = screen ? screen->physicalDotsPerInch() / screen->devicePixelRatio() : 96;
+    // In logical pixels already: Qt divides the screen's size in those by its size in millimetres.
+    const double dpi = screen ? screen->physicalDotsPerInch() : 96;
     return (dpi > 40 && dpi < 600 ? dpi : 96) / 25.4;
 }
 

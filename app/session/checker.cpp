@@ -44,7 +44,7 @@ void Checker::start() {
                 answer.pieces.push_back(piece.id);
             return answer;
         },
-        [this](const Answer& answer) { finish(answer); });
+        [this](const Answer& answer) { finish(answer); }, Pool::answers);
 }
 
 void Checker::finish(const Answer& answer) {

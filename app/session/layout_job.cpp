@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/session/layout_job.hpp"
 
+#include "app/session/aside.hpp"
 #include "core/plan/trace/web_left.hpp"
 
-#include <QtConcurrentRun>
 #include <algorithm>
 
 namespace up::app {
@@ -27,8 +27,6 @@ std::vector<Way> waysOf(const quilt::Quilt& quilt, const quilt::Block& block, pl
 } // namespace
 
 LayoutJob::LayoutJob(Session& session, QObject* parent) : QObject(parent), m_session(session) {
-    connect(&m_watcher, &QFutureWatcherBase::finished, this, &LayoutJob::finish);
-    connect(&m_compareWatcher, &QFutureWatcherBase::finished, this, &LayoutJob::finishComparing);
     m_tick.setInterval(200);
     connect(&m_tick, &QTimer::timeout, this, [this] {
         const double done = static_cast<double>(m_since.elapsed()) / 1000 / std::max(0.1, m_options.seconds);
@@ -39,8 +37,6 @@ LayoutJob::LayoutJob(Session& session, QObject* parent) : QObject(parent), m_ses
 LayoutJob::~LayoutJob() {
     stop();
     stopComparing();
-    m_watcher.waitForFinished();
-    m_compareWatcher.waitForFinished();
 }
 
 void LayoutJob::start(const plan::TraceOptions& options) {
@@ -54,10 +50,12 @@ void LayoutJob::start(const plan::TraceOptions& options) {
     m_since.start();
     m_tick.start();
     emit runningChanged(true);
-    m_watcher.setFuture(QtConcurrent::run([of = m_laid, options, control = m_control] {
-        return std::make_shared<Result<quilt::Layout>>(
-            plan::layOut(of.quilt, *find(of.quilt.blocks, of.block), options, *control));
-    }));
+    aside(
+        this,
+        [of = m_laid, options, control = m_control] {
+            return plan::layOut(of.quilt, *find(of.quilt.blocks, of.block), options, *control);
+        },
+        [this](const Result<quilt::Layout>& found) { finish(found); }, Pool::layouts);
 }
 
 void LayoutJob::stop() {
@@ -79,16 +77,14 @@ bool LayoutJob::isAsItWas(const LaidOf& was) const {
            now.fabrics == was.quilt.fabrics && reserved(now) == reserved(was.quilt);
 }
 
-void LayoutJob::finish() {
+void LayoutJob::finish(const Result<quilt::Layout>& found) {
     m_running = false;
     m_tick.stop();
-    const auto found = m_watcher.result();
-    const bool laid = *found && isAsItWas(m_laid);
-    if (!*found)
-        m_session.complain(found->error());
+    const bool laid = found && isAsItWas(m_laid);
+    if (!found)
+        m_session.complain(found.error());
     else if (laid)
-        m_session.apply(edit::setLayout(m_session.quilt(), m_laid.block, std::move(**found), m_session.now()),
-                        "lay out");
+        m_session.apply(edit::setLayout(m_session.quilt(), m_laid.block, *found, m_session.now()), "lay out");
     else
         emit m_session.trouble("The block changed meanwhile; lay it out again.");
     emit runningChanged(false);
@@ -105,19 +101,21 @@ void LayoutJob::compare(const plan::TraceOptions& options) {
     auto less = options;
     less.seconds = options.seconds / 2;
     emit waysChanged();
-    m_compareWatcher.setFuture(QtConcurrent::run([of = m_compared, less, control = m_compareControl] {
-        return std::make_shared<std::vector<Way>>(
-            waysOf(of.quilt, *find(of.quilt.blocks, of.block), less, *control));
-    }));
+    aside(
+        this,
+        [of = m_compared, less, control = m_compareControl] {
+            return waysOf(of.quilt, *find(of.quilt.blocks, of.block), less, *control);
+        },
+        [this](const std::vector<Way>& ways) { finishComparing(ways); }, Pool::layouts);
 }
 
 void LayoutJob::stopComparing() {
     if (m_compareControl) m_compareControl->stop();
 }
 
-void LayoutJob::finishComparing() {
+void LayoutJob::finishComparing(const std::vector<Way>& ways) {
     m_comparing = false;
-    m_ways = std::move(*m_compareWatcher.result());
+    m_ways = ways;
     emit waysChanged();
 }
 

@@ -7,7 +7,6 @@
 #include "core/plan/trace/lay_out.hpp"
 
 #include <QElapsedTimer>
-#include <QFutureWatcher>
 #include <QTimer>
 #include <memory>
 
@@ -49,8 +48,8 @@ signals:
     void waysChanged();
 
 private:
-    void finish();
-    void finishComparing();
+    void finish(const Result<quilt::Layout>& found);
+    void finishComparing(const std::vector<Way>& ways);
     /// What was laid out: looked at, to see whether the answer still holds.
     struct LaidOf {
         quilt::Quilt quilt;
@@ -61,8 +60,6 @@ private:
 
     Session& m_session;
     std::shared_ptr<up::Job> m_control, m_compareControl;
-    QFutureWatcher<std::shared_ptr<Result<quilt::Layout>>> m_watcher;
-    QFutureWatcher<std::shared_ptr<std::vector<Way>>> m_compareWatcher;
     LaidOf m_laid, m_compared;
     plan::TraceOptions m_options;
     std::vector<Way> m_ways;

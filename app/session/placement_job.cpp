@@ -25,7 +25,8 @@ void PlacementJob::start() {
             m_session.derived().setPlacements(answer);
             emit found();
             start();
-        });
+        },
+        Pool::answers);
 }
 
 } // namespace up::app

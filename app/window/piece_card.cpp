@@ -88,11 +88,12 @@ void PieceCard::ruin() {
     const auto* piece = m_session.piece();
     if (!piece) return;
     const PieceId id = piece->id;
+    const BlockId block = m_session.blockId();
     const auto why = m_asker.choice("Ruined", "What happened to " + QString::fromStdString(piece->name) + "?",
                                     {"bonded to the right side", "traced without reversing",
                                      "heated too long", "cut wrong", "lost", "stripes ran the wrong way"});
     if (why)
-        edited(edit::ruin(m_session.quilt(), m_session.blockId(), id, why->toStdString(), m_session.now()),
+        edited(edit::ruin(m_session.quilt(), block, id, why->toStdString(), m_session.now()),
                "ruined piece");
 }
 

@@ -4,6 +4,7 @@
 
 * every #include is allowed by cmake/layering.txt
 * no file over 600 lines; every file of code begins with its licence
+* nothing taken out of the quilt before a question is used after it: whoever has asked finds it anew, by its id
 * no library of core, and not the command line, links Qt
 * with --headers only this: every header compiles alone, without those that are compiled once. It takes minutes; .ci/run
   does it
@@ -65,6 +66,44 @@ def check_includes(path, lines, known):
             allowed = standard or any(name.startswith(f) for f in foreign)
         if not allowed:
             faults.append(f"{path}:{number}: {room} may not include {name}")
+
+
+ASKS = re.compile(r"\bm_asker\.\w+\(")
+TAKEN = re.compile(r"(?:const\s+)?auto\s*(?:&&?|\*)\s*(\w+)\s*=\s*([^;]*);")
+COPIED = re.compile(r"(?:const\s+)?auto\s+(\w+)\s*=\s*\*?(?:m_session\.(?:quilt|block|piece)\(\)|before)\s*;")
+OUT_OF_QUILT = re.compile(r"m_session\.(?:quilt|block|piece)\(\)|\bfind\(|\bfilled\(|\bchosen\(|\bwanted\(|derived\(\)")
+
+
+def bodies(text):
+    """Each function's body, with the line it begins on. A function begins at the margin."""
+    for found in re.finditer(r"^\S[^\n;{}]*\([^;{}]*\)[^;{}]*\{\n", text, re.M):
+        end = text.find("\n}", found.end())
+        yield text.count("\n", 0, found.start()) + 1, text[found.end():end]
+
+
+def statement_end(body, start):
+    depth = 0
+    for i in range(start, len(body)):
+        depth += {"(": 1, "{": 1, ")": -1, "}": -1}.get(body[i], 0)
+        if body[i] == ";" and depth <= 0:
+            return i
+    return len(body)
+
+
+def check_questions(path, text):
+    if not path.startswith(("app/commands/", "app/window/")):
+        return
+    for line, body in bodies(re.sub(r'"(?:[^"\\\n]|\\.)*"', '""', text)):
+        for ask in ASKS.finditer(body):
+            before, after = body[:ask.start()], body[statement_end(body, ask.start()):]
+            names = {m.group(1) for m in TAKEN.finditer(before) if OUT_OF_QUILT.search(m.group(2))}
+            names |= {m.group(1) for m in COPIED.finditer(before)}
+            for name in sorted(names):
+                again = re.search(r"auto\s*[&*]*\s*" + name + r"\s*=", after)
+                used = re.search(r"(?<![.\w>])" + name + r"\b", after[:again.start()] if again else after)
+                if used:
+                    faults.append(f"{path}:{line}: “{name}” is taken out of the quilt before a question and used "
+                                  "after it; find it anew by its id (app/commands/answered.hpp)")
 
 
 def check_qt():
@@ -141,6 +180,7 @@ def main():
         if not lines or "SPDX-License-Identifier" not in lines[0]:
             faults.append(f"{path} does not begin with its licence")
         check_includes(path, lines, known)
+        check_questions(path, "\n".join(lines))
     check_qt()
     print("\n".join(faults) if faults else "all locks closed")
     return 1 if faults else 0
