@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/canvas/painter.hpp"
 
+#include "app/canvas/stroking.hpp"
 #include "app/look/look.hpp"
 
 #include <QPainter>
@@ -28,6 +29,11 @@ double scaleOf(const QTransform& t) {
 
 void paintShape(QPainter& painter, const sheet::Shape& shape, const QTransform& map) {
     const QPainterPath path = map.map(pathOf(shape.contours));
+    if (const auto seen = inSight(painter)) {
+        constexpr double edge = 30; // pixels: wider than any pen
+        if (!seen->adjusted(-edge, -edge, edge, edge).intersects(path.boundingRect().adjusted(0, 0, 1, 1)))
+            return;
+    }
     if (shape.fill) {
         QColor colour = look::q(*shape.fill);
         colour.setAlphaF(static_cast<float>(shape.opacity));
@@ -39,14 +45,16 @@ void paintShape(QPainter& painter, const sheet::Shape& shape, const QTransform& 
     QPen pen(look::q(shape.pen->colour), width);
     pen.setCapStyle(Qt::RoundCap);
     pen.setJoinStyle(Qt::RoundJoin);
-    if (shape.pen->dash != sheet::Dash::solid) {
-        const bool dotted = shape.pen->dash == sheet::Dash::dotted;
-        pen.setDashPattern({(dotted ? 1.5 : 5.0) / width, 4.0 / width});
+    if (const auto [on, off] = sheet::lengthsOf(shape.pen->dash); off > 0) {
+        // Never so short that a screen shows a grey line.
+        constexpr double leastOn = 1.5, leastGap = 3; // pixels
+        pen.setDashPattern(
+            {std::max(leastOn, on * scaleOf(map)) / width, std::max(leastGap, off * scaleOf(map)) / width});
         pen.setCapStyle(Qt::FlatCap);
         pen.setJoinStyle(
             Qt::BevelJoin); // dashes are short: nobody sees their joins, but rounding them takes time
     }
-    painter.strokePath(path, pen);
+    stroke(painter, path, pen);
 }
 
 void paintWords(QPainter& painter, const sheet::Words& words, const QTransform& map) {

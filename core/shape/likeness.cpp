@@ -16,6 +16,7 @@ constexpr std::size_t samples = 160;
 constexpr double largest = 25.4 / 32; // mm
 constexpr double share = 0.025;       // of the reach, on small pieces
 constexpr std::size_t tried = 6;      // candidates proved
+constexpr std::size_t nearby = 5;     // points to either side among which the nearest edge is looked for
 constexpr double pi = std::numbers::pi;
 
 struct Sampled {
@@ -121,14 +122,13 @@ double squareTo(Point p, Point a, Point b) {
     return away.x * away.x + away.y * away.y;
 }
 
-/// From a point to that stretch of the outer edge which begins `window` points before point `at` and ends as
+/// From a point to that stretch of the outer edge which begins `nearby` points before point `at` and ends as
 /// many after it.
 double distanceNear(const Profile& profile, std::size_t at, Point p) {
-    constexpr std::size_t window = 5;
     const std::size_t n = profile.edge().size(), size = profile.outer().size();
-    const std::size_t last = profile.segmentOf((at + window) % n);
+    const std::size_t last = profile.segmentOf((at + nearby) % n);
     double best = std::numeric_limits<double>::infinity();
-    for (std::size_t k = profile.segmentOf((at + n - window) % n);; k = k + 1 < size ? k + 1 : 0) {
+    for (std::size_t k = profile.segmentOf((at + n - nearby) % n);; k = k + 1 < size ? k + 1 : 0) {
         best = std::min(best, squareTo(p, profile.outer()[k], profile.outer()[k + 1 < size ? k + 1 : 0]));
         if (k == last) return std::sqrt(best);
     }
@@ -185,10 +185,13 @@ Laid refined(const Profile& a, const Profile& b, bool mirrored, const Candidate&
     Laid best{apart(a, b, mirrored, from.shift, from.turn, hopeless), from.turn};
     if (best.worst > hopeless) return best;
     const double reach = std::max(a.reach(), 1e-6);
-    for (double by = std::max(tolerance, b.step()) / reach; by * reach > tolerance / 30; by /= 2)
+    for (double by = std::max(tolerance, b.step()) / reach; by * reach > tolerance / 30; by /= 2) {
+        if (best.worst - 2 * by * reach > tolerance)
+            return best; // all turns left bring the edges no nearer than that
         for (const double turn : {best.turn - by, best.turn + by})
             if (const double worst = apart(a, b, mirrored, from.shift, turn, best.worst); worst < best.worst)
                 best = {worst, turn};
+    }
     if (best.worst <= tolerance) best.worst = std::max(best.worst, holesApart(a, b, mirrored, best.turn));
     return best;
 }
@@ -203,10 +206,43 @@ double lying(double direction) {
     return std::abs(std::cos(direction));
 }
 
+/// Whether every point of each lies, by its distance from the centre, on the edge of the other near where it
+/// comes to lie when point 0 comes to lie on point `shift`: turning changes none of these.
+bool mayLie(const Profile& a, const Profile& b, bool mirrored, std::size_t shift, double tolerance) {
+    const std::size_t n = a.bands().size();
+    constexpr std::size_t stride =
+        37; // no divisor of the number of points: neighbours agree more often than others
+    const auto on = [&](const Profile::Band& edge, const Profile::Band& point) {
+        return point.own >= edge.low - tolerance && point.own <= edge.high + tolerance;
+    };
+    for (std::size_t k = 0, i = 0; k < n; ++k, i = (i + stride) % n) {
+        const auto &of = a.bands()[mirrored ? n - 1 - i : i], &to = b.bands()[(i + shift) % n];
+        if (!on(to, of) || !on(of, to)) return false;
+    }
+    return true;
+}
+
+/// Whether that can be of any two that are laid on each other, whichever point comes on which: when each of
+/// one list lies between its two in others, the first of that list lies between the first ones, and so on.
+bool mayLieSomehow(const Profile& a, const Profile& b, double tolerance) {
+    for (std::size_t i = 0; i < a.sortedBands().size(); ++i) {
+        const auto &x = a.sortedBands()[i], &y = b.sortedBands()[i];
+        if (x.own < y.low - tolerance || x.own > y.high + tolerance || y.own < x.low - tolerance ||
+            y.own > x.high + tolerance)
+            return false;
+    }
+    return true;
+}
+
 std::optional<Match> matchOneWay(const Profile& a, const Profile& b, bool mirrored, double tolerance) {
+    std::vector<bool> may(b.bands().size());
+    for (std::size_t shift = 0; shift < may.size(); ++shift)
+        may[shift] = mayLie(a, b, mirrored, shift, tolerance);
+    if (std::find(may.begin(), may.end(), true) == may.end()) return std::nullopt;
     std::optional<Match> best;
     for (const auto& candidate : candidates(mirrored ? mirroredEdgeOf(a) : edgeOf(a), edgeOf(b))) {
         if (candidate.error > mostError(b, tolerance)) break;
+        if (!may[candidate.shift]) continue;
         const auto laid = refined(a, b, mirrored, candidate, tolerance);
         if (laid.worst <= tolerance && (!best || laid.worst < best->worst))
             best = Match{mirrored, std::remainder(laid.turn, 2 * pi), laid.worst};
@@ -230,9 +266,40 @@ Profile::Profile(const Region& region) : m_region(region) {
         p = p - m_centre;
         m_radii.push_back(std::sqrt(p.x * p.x + p.y * p.y));
     }
+    m_bands = bandsOf();
+    m_sorted = m_bands;
+    for (double Band::*of : {&Band::own, &Band::low, &Band::high}) {
+        std::vector<double> values;
+        for (const auto& band : m_bands)
+            values.push_back(band.*of);
+        std::sort(values.begin(), values.end());
+        for (std::size_t i = 0; i < values.size(); ++i)
+            m_sorted[i].*of = values[i];
+    }
     std::sort(m_radii.begin(), m_radii.end());
     for (const Point p : m_outer)
         m_reach = std::max(m_reach, distance(p, m_centre));
+}
+
+std::vector<Profile::Band> Profile::bandsOf() const {
+    const std::size_t n = m_edge.size(), size = m_outer.size();
+    std::vector<Band> segments(size); // how near and how far each edge of the outline comes
+    for (std::size_t k = 0; k < size; ++k) {
+        const Point from = m_outer[k], to = m_outer[(k + 1) % size];
+        segments[k].low = std::sqrt(squareTo(m_centre, from, to));
+        segments[k].high = std::max(distance(from, m_centre), distance(to, m_centre));
+    }
+    std::vector<Band> out(n);
+    for (std::size_t i = 0; i < n; ++i) {
+        auto& band = out[i];
+        band = {m_radii[i], std::numeric_limits<double>::infinity(), 0};
+        const std::size_t last = m_segment[(i + nearby) % n];
+        for (std::size_t k = m_segment[(i + n - nearby) % n];; k = k + 1 < size ? k + 1 : 0) {
+            band.low = std::min(band.low, segments[k].low), band.high = std::max(band.high, segments[k].high);
+            if (k == last) break;
+        }
+    }
+    return out;
 }
 
 double likenessTolerance(const Profile& profile) {
@@ -279,6 +346,7 @@ std::optional<Match> match(const Profile& a, const Profile& b, double tolerance)
     if (std::abs(a.reach() - b.reach()) > tolerance * 2) return std::nullopt;
     if (a.region().rings.size() != b.region().rings.size() || !radiiAgree(a, b, tolerance))
         return std::nullopt;
+    if (!mayLieSomehow(a, b, tolerance)) return std::nullopt;
     if (auto same = matchOneWay(a, b, false, tolerance)) return same;
     return matchOneWay(a, b, true, tolerance);
 }

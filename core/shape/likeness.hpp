@@ -29,15 +29,25 @@ public:
     /// Distances of the edge points from the centre, the smallest first: the same however the shape is
     /// turned.
     [[nodiscard]] const std::vector<double>& radii() const { return m_radii; }
+    /// How far the edge is from the centre all round point `i`: there any point is looked for that comes to
+    /// lie on it, however the shape is turned.
+    struct Band {
+        double own = 0, low = 0, high = 0; ///< mm: of the point itself, of the edge near it
+    };
+    [[nodiscard]] const std::vector<Band>& bands() const { return m_bands; }
+    /// The same, each of the three sorted by itself.
+    [[nodiscard]] const std::vector<Band>& sortedBands() const { return m_sorted; }
     [[nodiscard]] const Ring& outer() const { return m_outer; }
     /// The edge of `outer` that point `i` of `edge` lies on.
     [[nodiscard]] std::size_t segmentOf(std::size_t i) const { return m_segment[i]; }
 
 private:
+    [[nodiscard]] std::vector<Band> bandsOf() const;
     Region m_region;
     Ring m_outer;
     std::vector<Point> m_edge;
     std::vector<double> m_radii;
+    std::vector<Band> m_bands, m_sorted;
     std::vector<std::size_t> m_segment;
     Point m_centre;
     double m_area = 0, m_reach = 0, m_step = 0;

@@ -16,6 +16,20 @@ namespace up::sheet {
 
 enum class Dash : std::uint8_t { solid, dashed, dotted };
 
+/// mm drawn and mm left out, in turn; nothing left out: a line without gaps. What every painter goes by, so
+/// that a dotted line is one on the screen, on paper and from a desktop's printer.
+struct DashLengths {
+    double on = 0, off = 0;
+};
+[[nodiscard]] constexpr DashLengths lengthsOf(Dash dash) {
+    switch (dash) {
+    case Dash::solid: break;
+    case Dash::dashed: return {2.4, 1.6};
+    case Dash::dotted: return {0.6, 1.6};
+    }
+    return {};
+}
+
 struct Pen {
     Colour colour;
     double width = 0.3; ///< mm

@@ -70,8 +70,9 @@ private:
         if (shape.pen) {
             source(shape.pen->colour);
             cairo_set_line_width(m_cairo, shape.pen->width);
-            const double dashes[] = {shape.pen->dash == sheet::Dash::dotted ? 0.6 : 2.4, 1.6};
-            cairo_set_dash(m_cairo, dashes, shape.pen->dash == sheet::Dash::solid ? 0 : 2, 0);
+            const auto [on, off] = sheet::lengthsOf(shape.pen->dash);
+            const double dashes[] = {on, off};
+            cairo_set_dash(m_cairo, dashes, off > 0 ? 2 : 0, 0);
             cairo_stroke_preserve(m_cairo);
         }
         cairo_new_path(m_cairo);
