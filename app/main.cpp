@@ -119,9 +119,13 @@ int run(int count, char** given) {
     const auto data = QString::fromStdString(up::dataFolder());
     look::apply(application, data);
     const auto folder = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
-    Window window({folder, data + "/demo/towpath.upstairs", data + "/demo/scanned-page.jpg",
-                   [] { return static_cast<std::int64_t>(std::time(nullptr)); }, nullptr,
-                   words.value("autosave").toInt()});
+    WindowOptions options;
+    options.folder = folder;
+    options.sample = data + "/demo/towpath.upstairs";
+    options.scannedPage = data + "/demo/scanned-page.jpg";
+    options.clock = [] { return static_cast<std::int64_t>(std::time(nullptr)); };
+    options.autosaveDelay = words.value("autosave").toInt();
+    Window window(std::move(options));
     openWindow = &window;
     up::onBrokenCheck(rescue);
     bool opened = true;

@@ -14,8 +14,12 @@ namespace up::app {
 
 SheetCommands::SheetCommands(Session& session, Asker& asker, const QString& folder, QObject* parent)
     : QObject(parent), m_session(session), m_asker(asker), m_settings(folder + "/settings.ini"),
-      m_samplePrinter(std::make_shared<SamplePrinter>(folder + "/printed")) {
+      m_folder(folder) {
     loadTrueSizes(m_settings);
+}
+
+void SheetCommands::useStandIns() {
+    if (m_samplePrinters.empty()) m_samplePrinters = {std::make_shared<SamplePrinter>(m_folder + "/printed")};
 }
 
 const quilt::Block* SheetCommands::wanted() {
@@ -92,7 +96,7 @@ void SheetCommands::print(Sheets first) {
                           question.kinds[static_cast<std::size_t>(Sheets::mirrored)]};
     else
         question.first = static_cast<std::size_t>(first);
-    question.printers = {m_samplePrinter};
+    question.printers = m_samplePrinters;
     question.more = systemPrinters;
     question.settings = m_settings;
     question.units = m_session.quilt().units;
@@ -127,7 +131,7 @@ void SheetCommands::cutByMachine() {
     m_asker.cutByMachine(
         {m_session.quilt(), m_session.blockId(), std::make_shared<SampleCutter>(),
          [this](CutFormat format, const std::vector<sheet::Page>& mats) { writeMats(format, mats); },
-         [this](const std::vector<PieceId>& pieces) { return tickCut(pieces); }});
+         [this](const std::vector<PieceId>& pieces) { return tickCut(pieces); }, !m_samplePrinters.empty()});
 }
 
 /// What is bonded is cut out now; a machine may also have cut what nobody said was bonded.

@@ -16,6 +16,8 @@ public:
     /// `folder`: the user's data; settings.ini in it remembers printer and screen.
     SheetCommands(Session& session, Asker& asker, const QString& folder, QObject* parent = nullptr);
 
+    /// From now on there are a sample printer and a sample cutter.
+    void useStandIns();
     /// What is printed of a block.
     enum class Sheets : std::uint8_t { tracing, placement, mirrored, onWeb };
     /// Asks how; what is given is proposed first.
@@ -42,7 +44,8 @@ private:
     Session& m_session;
     Asker& m_asker;
     QString m_settings;
-    std::shared_ptr<Printer> m_samplePrinter;
+    QString m_folder;
+    std::vector<std::shared_ptr<Printer>> m_samplePrinters; ///< one or none
 };
 
 } // namespace up::app

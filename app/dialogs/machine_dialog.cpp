@@ -72,6 +72,7 @@ MachineDialog::MachineDialog(MachineQuestion question, QWidget* parent)
     column->addWidget(buttons);
     for (auto* button : buttons->findChildren<QPushButton*>())
         button->setAutoDefault(false); // Enter in a field sends no blade off
+    m_send->setVisible(m_question.sends);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     connect(m_send, &QPushButton::clicked, this, &MachineDialog::cutOrStop);
     connect(&m_blade, &QTimer::timeout, this, &MachineDialog::tick);
@@ -206,7 +207,7 @@ QString MachineDialog::summary() const {
         if (run.run) seconds += run.run->seconds;
     QString out = QString("%1 on %2, %3 in all.")
                       .arg(m_runs.size() == 1 ? QString("One mat") : QString("%1 mats").arg(m_runs.size()))
-                      .arg(q(m_question.cutter->name()))
+                      .arg(m_question.sends ? q(m_question.cutter->name()) : QString("a usual machine"))
                       .arg(minutes(seconds));
     if (!m_plan.byHand.empty()) out += " By hand: " + q(words::numbersWords(block(), m_plan.byHand, 9)) + ".";
     if (!m_plan.tooLarge.empty())

@@ -22,6 +22,7 @@ struct MachineQuestion {
     std::function<void(CutFormat, const std::vector<sheet::Page>&)> write;
     /// These pieces have been cut; says what came of it.
     std::function<QString(const std::vector<PieceId>&)> done;
+    bool sends = true; ///< there is a machine to send a mat to; else only its files are written
 };
 
 } // namespace up::app

@@ -165,7 +165,8 @@ plan::Now Session::next() {
     if (!owner) return {};
     if (!m_next)
         m_next = plan::nowOn(tread.value_or(plan::currentTread(*owner)), *owner, m_derived.block(),
-                             m_derived.trace());
+                             m_derived.trace(),
+                             [this]() -> const plan::StitchPlan& { return m_derived.stitch(); });
     return *m_next;
 }
 

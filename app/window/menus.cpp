@@ -52,8 +52,9 @@ void Menus::buildFile() {
     menu->addSeparator();
     add(menu, "draw.import", "&Import a drawing…", QKeySequence("Ctrl+I"),
         [&] { m_window.m_imports.importDrawing(); });
-    add(menu, "file.scan", "S&can a page from " + m_window.m_scanner.name() + "…", {},
-        [&] { m_window.m_imports.scanPage(); });
+    add(menu, "file.scan", "S&can a page from " + m_window.m_scanner.name() + "…", {}, [&] {
+        m_window.m_imports.scanPage();
+    })->setVisible(false); // a stand-in: only with the sample quilt
     add(menu, "file.print", "&Print…", QKeySequence::Print, [&] {
         m_window.m_sheets.print(m_window.m_session.view() == View::trace ? SheetCommands::Sheets::tracing
                                                                          : SheetCommands::Sheets::placement);

@@ -84,6 +84,7 @@ Window::Window(WindowOptions options)
             [this](const QString& sentence) { say(sentence, false); });
     connect(&m_files, &Files::told, this, [this](const QString& sentence) { say(sentence, false); });
     qApp->installEventFilter(this);
+    if (options.standIns) showStandIns();
     resize(1280, 800);
     m_mat->setFocus();
     refresh(Change::quilt);
@@ -214,7 +215,13 @@ void Window::showTitle() {
     setWindowModified(m_session.isDirty());
 }
 
+void Window::showStandIns() {
+    m_sheets.useStandIns();
+    findChild<QAction*>("file.scan")->setVisible(true);
+}
+
 void Window::openSample() {
+    showStandIns();
     m_files.openCopy(m_sample);
 }
 

@@ -34,6 +34,7 @@ struct WindowOptions {
     QString folder;                      ///< the user's data folder
     QString sample;                      ///< the sample quilt's file
     QString scannedPage{};               ///< the page on the sample scanner
+    bool standIns = false;               ///< sample scanner, printer and cutter from the start
     std::function<std::int64_t()> clock; ///< seconds since 1970 UTC
     Asker* asker = nullptr;              ///< none: dialogs
     int autosaveDelay = 250;             ///< ms from a change to its recovery copy
@@ -58,6 +59,7 @@ public:
     [[nodiscard]] Checker& checker() { return m_checker; }
     [[nodiscard]] Autosave& autosave() { return m_autosave; }
     [[nodiscard]] Mat& mat() { return *m_mat; }
+    /// With it come the sample scanner, printer and cutter.
     void openSample();
     /// Quilts are opened, anything else is imported: what was dropped, or named when the program was started.
     void openFiles(const QStringList& files);
@@ -79,6 +81,7 @@ private:
     void fillLog();
     void say(const QString& sentence, bool bad);
     void showTitle();
+    void showStandIns();
 
     std::unique_ptr<Asker> m_ownAsker;
     Asker& m_asker;

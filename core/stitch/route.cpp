@@ -29,7 +29,7 @@ public:
         std::set<Done> seen{nodes.front().done};
         for (std::size_t i = 0; i < nodes.size(); ++i) {
             if (allDone(nodes[i].done)) return traceBack(nodes, i);
-            if (nodes.size() > 20'000) return greedy();
+            if (nodes.size() > mostNodes()) return greedy();
             for (const int thread : m_threads) {
                 Node next{nodes[i].done, i, {}};
                 next.run = stitchAll(thread, next.done);
@@ -40,6 +40,11 @@ public:
     }
 
 private:
+    /// 20,000 states of 60 pieces in 14 threads; fewer of more.
+    [[nodiscard]] std::size_t mostNodes() const {
+        constexpr std::size_t most = 20'000, work = most * 60 * 14;
+        return std::min(most, work / std::max<std::size_t>(1, m_below.size() * m_threads.size()));
+    }
     static bool allDone(const Done& done) { return std::find(done.begin(), done.end(), false) == done.end(); }
 
     /// In one pass upwards, since a piece only waits for lower ones.

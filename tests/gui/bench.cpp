@@ -110,6 +110,7 @@ void WindowTest::openWindow() {
     options.folder = QString::fromStdString(m_dir.path());
     options.scannedPage = QString::fromStdString(dataFolder() + "/demo/scanned-page.jpg");
     options.sample = QString::fromStdString(dataFolder() + "/demo/towpath.upstairs");
+    options.standIns = m_standIns;
     options.clock = [this] { return m_time += 60; };
     options.asker = &m_asker;
     options.autosaveDelay = 20;

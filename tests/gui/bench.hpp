@@ -132,6 +132,7 @@ protected:
 
     TempDir m_dir;
     FakeAsker m_asker;
+    bool m_standIns = true; ///< for the next window
     std::int64_t m_time = 1'790'000'000;
 
 private:

@@ -11,6 +11,7 @@
 #include "tests/support/shapes.hpp"
 #include "tests/support/tool.hpp"
 
+#include <QAction>
 #include <QCheckBox>
 #include <QLabel>
 #include <QLineEdit>
@@ -187,6 +188,73 @@ TEST_F(Machine, ShowsMatsTimesAndWritesOneFileForEach) {
     EXPECT_TRUE(said().contains("mirrored already")) << said().toStdString();
     EXPECT_FALSE(must(intake::readDxf(readAll(m_dir.file("ducks 1.dxf")), "d")).shapes.empty());
     EXPECT_FALSE(must(intake::readSvg(readAll(m_dir.file("ducks 1.svg")), "s")).shapes.empty());
+}
+
+/// Stand-ins are there with the sample quilt only: nobody sends a pattern to a machine that does not exist.
+TEST_F(Machine, WithoutTheSampleQuiltThereAreNoStandIns) {
+    m_standIns = false;
+    openWindow();
+    importInto("windlass.svg", 8);
+    EXPECT_FALSE(find<QAction>("file.scan").isVisible());
+    m_asker.printAnswer = [&](const app::PrintQuestion& question) { EXPECT_TRUE(question.printers.empty()); };
+    window().sheets().print(app::SheetCommands::Sheets::placement);
+    m_asker.machineAnswer = [&](const app::MachineQuestion& question) {
+        app::MachineDialog dialog(question);
+        dialog.show();
+        EXPECT_FALSE(dialog.findChild<QPushButton*>("machine.send")->isVisible());
+        EXPECT_SOON(!dialog.isBusy(), 20'000);
+        EXPECT_TRUE(dialog.findChild<QPushButton*>("machine.svg")->isEnabled());
+    };
+    window().sheets().cutByMachine();
+    window().openSample();
+    EXPECT_TRUE(find<QAction>("file.scan").isVisible());
+}
+
+/// A limit so small that nothing is left, and the button at once: there is no mat to cut.
+TEST_F(Machine, NothingIsCutThatIsNotThere) {
+    openSample();
+    m_asker.machineAnswer = [&](const app::MachineQuestion& question) {
+        app::MachineDialog dialog(question);
+        dialog.show();
+        auto& send = *dialog.findChild<QPushButton*>("machine.send");
+        QTest::keyClick(&dialog, Qt::Key_Return); // before there is any plan
+        QTest::mouseClick(&send, Qt::LeftButton);
+        EXPECT_FALSE(dialog.isCutting());
+        EXPECT_SOON(!dialog.isBusy(), 20'000);
+        auto& below = *dialog.findChild<QLineEdit*>("machine.below");
+        below.setText("0.01");
+        emit below.editingFinished();
+        send.setEnabled(true);
+        send.click();
+        EXPECT_FALSE(dialog.isCutting());
+        EXPECT_SOON(!dialog.isBusy(), 20'000);
+        send.setEnabled(true);
+        send.click();
+        QTest::qWait(100);
+        EXPECT_FALSE(dialog.isCutting());
+    };
+    window().sheets().cutByMachine();
+}
+
+/// What was typed while the blade moves waits: the mats that are being cut stay.
+TEST_F(Machine, TheMatsStayWhileTheBladeMoves) {
+    openSample();
+    m_asker.machineAnswer = [&](const app::MachineQuestion& question) {
+        app::MachineDialog dialog(question);
+        dialog.show();
+        EXPECT_SOON(!dialog.isBusy(), 20'000);
+        const auto mats = dialog.runs().size();
+        dialog.findChild<QPushButton*>("machine.send")->click();
+        ASSERT_TRUE(dialog.isCutting());
+        auto& below = *dialog.findChild<QLineEdit*>("machine.below");
+        below.setText("0.01");
+        emit below.editingFinished();
+        QTest::qWait(300);
+        EXPECT_EQ(dialog.runs().size(), mats);
+        dialog.findChild<QPushButton*>("machine.send")->click();
+        EXPECT_FALSE(dialog.isCutting());
+    };
+    window().sheets().cutByMachine();
 }
 
 TEST_F(Machine, CutsAMatAndTicksWhatWasBonded) {

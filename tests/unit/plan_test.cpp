@@ -41,7 +41,10 @@ Quilt laidOut(Quilt quilt) {
 }
 
 Now nowOf(const Quilt& quilt, Tread tread) {
-    return nowOn(tread, block(quilt), planBlock(block(quilt)), planTrace(quilt, block(quilt)));
+    const auto plan = planBlock(block(quilt));
+    const auto stitches = planStitching(block(quilt), plan);
+    return nowOn(tread, block(quilt), plan, planTrace(quilt, block(quilt)),
+                 [&]() -> const StitchPlan& { return stitches; });
 }
 
 TEST(NumberOf, IsThePlaceInTheStackBottomFirst) {

@@ -87,10 +87,14 @@ TEST(CautionWords, PutTheLeafletFirstAtEveryDanger) {
 TEST(NowWords, SayEverythingOnEveryTread) {
     auto quilt = test::smallQuilt();
     const auto& block = quilt.blocks[0];
+    const auto plan = plan::planBlock(block);
+    const auto stitches = plan::planStitching(block, plan);
     for (const auto tread : every<quilt::Tread>()) {
         const auto trace = plan::planTrace(quilt, block);
-        const auto words =
-            nowWords(quilt, block, plan::nowOn(tread, block, plan::planBlock(block), trace), trace);
+        const auto words = nowWords(
+            quilt, block,
+            plan::nowOn(tread, block, plan, trace, [&]() -> const plan::StitchPlan& { return stitches; }),
+            trace);
         expectSentence(words.doThis);
         EXPECT_FALSE(words.button.empty());
     }

@@ -3,7 +3,6 @@
 
 #include "core/plan/trace/remains.hpp"
 #include "core/plan/work/progress.hpp"
-#include "core/plan/work/stitch_plan.hpp"
 
 #include <algorithm>
 
@@ -96,8 +95,7 @@ Now fusing(const Block& block, const BlockPlan& plan) {
     return goOn(Tread::fuse, block);
 }
 
-Now stitching(const Block& block, const BlockPlan& plan) {
-    const auto route = planStitching(block, plan);
+Now stitching(const Block& block, const BlockPlan& plan, const StitchPlan& route) {
     for (const auto& run : route.runs) {
         const int number = numberOf(block, run.piece);
         if (run.done || !mayDo(block, plan, static_cast<std::size_t>(number) - 1, Step::stitched)) continue;
@@ -124,7 +122,8 @@ Caution cautionFor(Step step) {
     return Caution::none;
 }
 
-Now nowOn(Tread tread, const Block& block, const BlockPlan& plan, const TracePlan& trace) {
+Now nowOn(Tread tread, const Block& block, const BlockPlan& plan, const TracePlan& trace,
+          const std::function<const StitchPlan&()>& stitches) {
     Now now = onTread(tread, block);
     if (block.pieces.empty()) {
         now.what = What::importDrawing;
@@ -148,7 +147,7 @@ Now nowOn(Tread tread, const Block& block, const BlockPlan& plan, const TracePla
     case Tread::cut: return chunkWise(tread, block, trace);
     case Tread::lay: return laying(block, plan);
     case Tread::fuse: return fusing(block, plan);
-    case Tread::stitch: return stitching(block, plan);
+    case Tread::stitch: return stitching(block, plan, stitches());
     case Tread::finish:
         if (block.trimmed || currentTread(block) != Tread::finish) return goOn(tread, block);
         now.what = What::trim;

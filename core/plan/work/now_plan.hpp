@@ -4,6 +4,9 @@
 
 #include "core/plan/lay/dry_lay.hpp"
 #include "core/plan/trace/trace_plan.hpp"
+#include "core/plan/work/stitch_plan.hpp"
+
+#include <functional>
 
 namespace up::plan {
 
@@ -24,9 +27,10 @@ struct Now {
     std::optional<PlacementStep> lay; ///< where the piece goes, for laying
 };
 
-/// The next thing on one tread. `plan` and `trace` belong to `block`.
+/// The next thing on one tread. The plans belong to `block`; `stitches` is asked for only when the edges are
+/// to be stitched.
 [[nodiscard]] Now nowOn(quilt::Tread tread, const quilt::Block& block, const BlockPlan& plan,
-                        const TracePlan& trace);
+                        const TracePlan& trace, const std::function<const StitchPlan&()>& stitches);
 
 [[nodiscard]] Caution cautionFor(quilt::Step step);
 
