@@ -11,7 +11,7 @@ namespace up::cli {
 struct Opened {
     quilt::Quilt quilt;
     BlockId block;
-    [[nodiscard]] const quilt::Block& chosen() const { return *find(quilt.blocks, block); }
+    [[nodiscard]] const quilt::Block& chosen() const { return the(quilt.blocks, block); }
 };
 
 /// The quilt named by `words.file` and the block named by `words.block` (upper and lower case alike).

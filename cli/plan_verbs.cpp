@@ -51,10 +51,10 @@ Bytes which(const Words& words) {
     const auto facts = plan::tellApart(opened->quilt, close);
     Json out{{"format", "upstairs-which"}, {"version", 1}, {"candidates", Json::array()}};
     for (std::size_t i = 0; i < found.size(); ++i) {
-        const auto& owner = *find(opened->quilt.blocks, found[i].block);
+        const auto& owner = the(opened->quilt.blocks, found[i].block);
         out["candidates"].push_back({{"block", owner.name},
                                      {"number", quilt::numberOf(owner, found[i].piece)},
-                                     {"name", find(owner.pieces, found[i].piece)->name},
+                                     {"name", the(owner.pieces, found[i].piece).name},
                                      {"fits", found[i].fits},
                                      {"off", found[i].off},
                                      {"turn", found[i].turn.degrees()},

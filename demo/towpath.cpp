@@ -52,7 +52,7 @@ FabricId fabricNamed(const Quilt& quilt, const std::string& name) {
 
 /// Oak is printed with grain: it runs along each plank, beam and barrel.
 Quilt withGrain(Quilt quilt, BlockId id) {
-    const auto pieces = find(quilt.blocks, id)->pieces; // the quilt is another one after each edit
+    const auto pieces = the(quilt.blocks, id).pieces; // the quilt is another one after each edit
     for (const auto& piece : pieces) {
         const auto* fabric = find(quilt.fabrics, piece.fabric);
         if (!fabric || fabric->print == quilt::Print::plain) continue;
@@ -81,11 +81,11 @@ std::set<PieceId> leftOut(const Quilt& quilt, const quilt::Block& block, const S
 
 /// Every step up to the sample's, a quarter of an hour apart from seven in the evening.
 Result<Quilt> worked(Quilt quilt, BlockId id, const Sample& sample, std::int64_t time) {
-    const auto skipped = leftOut(quilt, *find(quilt.blocks, id), sample);
+    const auto skipped = leftOut(quilt, the(quilt.blocks, id), sample);
     for (const Step step : every<quilt::Step>()) {
         if (step == Step::toTrace || step > sample.upTo) continue;
         std::vector<PieceId> pieces;
-        for (const auto& piece : find(quilt.blocks, id)->pieces) {
+        for (const auto& piece : the(quilt.blocks, id).pieces) {
             const bool waits = step == sample.upTo && skipped.contains(piece.id);
             const bool unmarked = step == Step::marked && !piece.hasMarks();
             if (!waits && !unmarked) pieces.push_back(piece.id);
@@ -96,7 +96,7 @@ Result<Quilt> worked(Quilt quilt, BlockId id, const Sample& sample, std::int64_t
         if (!next) return next;
         quilt = std::move(*next);
     }
-    const auto& block = *find(quilt.blocks, id);
+    const auto& block = the(quilt.blocks, id);
     const auto remains = plan::remainsOf(block, plan::planTrace(quilt, block));
     if (!remains.empty()) {
         auto away = edit::putAway(quilt, id, remains, time + 600);
@@ -139,7 +139,7 @@ std::size_t thinParts(const quilt::Block& block) {
 }
 
 double areaOf(const Quilt& quilt, BlockId block, PieceId piece) {
-    const auto* found = find(find(quilt.blocks, block)->pieces, piece);
+    const auto* found = find(the(quilt.blocks, block).pieces, piece);
     return found ? shape::regionOf(*found->outline).area() : 0;
 }
 
@@ -149,15 +149,15 @@ constexpr double muchIsLeft = 0.95; // of a piece that is trimmed
 Result<Quilt> prepared(Quilt quilt, BlockId id) {
     constexpr int rounds = 3; // one remedy may call for another
     for (int round = 0; round < rounds; ++round) {
-        const auto block = *find(quilt.blocks, id);
+        const auto block = the(quilt.blocks, id);
         const auto plan = plan::planBlock(block);
         for (const auto& finding : plan::stackFindings(quilt, block, plan, plan::doubtsOf(block, plan))) {
             if (isLeft(block, finding)) continue;
-            const auto before = thinParts(*find(quilt.blocks, id));
+            const auto before = thinParts(the(quilt.blocks, id));
             for (const auto fix : answersTo(block, finding)) {
                 auto next = mend::mended(quilt, finding, fix);
                 if (!next) return next;
-                if (thinParts(*find(next->blocks, id)) > before) continue;
+                if (thinParts(the(next->blocks, id)) > before) continue;
                 if (areaOf(*next, id, finding.piece) < muchIsLeft * areaOf(quilt, id, finding.piece))
                     continue;
                 quilt = std::move(*next);
@@ -165,7 +165,7 @@ Result<Quilt> prepared(Quilt quilt, BlockId id) {
             }
         }
     }
-    const auto& block = *find(quilt.blocks, id);
+    const auto& block = the(quilt.blocks, id);
     std::vector<PieceId> flame;
     for (const auto& piece : block.pieces)
         if (piece.name.starts_with("flame")) flame.push_back(piece.id);
@@ -174,7 +174,7 @@ Result<Quilt> prepared(Quilt quilt, BlockId id) {
 
 /// Sky above grass, sewn from two strips. Source: arithmetic: 5 3/4 + 4 3/4 in less a seam of 1/2 in = 10 in.
 Result<Quilt> onSewnGround(const Quilt& quilt, BlockId id) {
-    auto ground = find(quilt.blocks, id)->ground;
+    auto ground = the(quilt.blocks, id).ground;
     const auto ten = Length::ofInches(10, 1);
     ground.rows = true;
     ground.strips = {{Length::ofInches(23, 4), {{fabricNamed(quilt, "mist"), ten}}},
@@ -185,7 +185,7 @@ Result<Quilt> onSewnGround(const Quilt& quilt, BlockId id) {
 /// Somebody was called away while counting.
 Result<Quilt> halfCounted(const Quilt& quilt, BlockId id) {
     std::vector<PieceId> pieces;
-    for (const auto& piece : find(quilt.blocks, id)->pieces)
+    for (const auto& piece : the(quilt.blocks, id).pieces)
         pieces.push_back(piece.id);
     pieces.resize(pieces.size() * 2 / 3);
     return edit::setCounted(quilt, id, pieces, true);
@@ -207,7 +207,7 @@ Result<Quilt> withSample(const Quilt& quilt, const std::string& folder, const Sa
     if (out) out = prepared(std::move(*out), id);
     if (!out || sample.upTo == Step::toTrace) return out;
     Job job;
-    auto layout = plan::layOut(*out, *find(out->blocks, id), {0, 60, 1}, job);
+    auto layout = plan::layOut(*out, the(out->blocks, id), {0, 60, 1}, job);
     if (!layout) return tl::unexpected(layout.error());
     out = edit::setLayout(*out, id, std::move(*layout), evening + 600);
     if (out) out = worked(std::move(*out), id, sample, evening + 600);

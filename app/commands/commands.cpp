@@ -131,7 +131,7 @@ edit::Edited sized(const quilt::Quilt& quilt, const SizeAnswer& answer, BlockId 
     const auto scaled = [&](measure::Length side) {
         return measure::Length::ofMm(side.mm() * answer.factor);
     };
-    const auto& block = *find(std::as_const(*next).blocks, id);
+    const auto& block = the(std::as_const(*next).blocks, id);
     return edit::resizeBlock(*next, id, scaled(block.width), scaled(block.height), answer.keepWidths);
 }
 

@@ -36,7 +36,7 @@ namespace {
 /// What was decided, and why; what must be traced again.
 std::string tuckedWords(const Quilt& before, const Quilt& after, BlockId id, const plan::UnderlapPlan& plan) {
     if (after == before) return "Every piece reaches far enough under as it is.";
-    const auto& block = *quilt::find(after.blocks, id);
+    const auto& block = quilt::the(after.blocks, id);
     std::map<stack::Reason, int> reasons;
     for (const auto& border : plan.borders)
         ++reasons[border.reason];
@@ -45,9 +45,9 @@ std::string tuckedWords(const Quilt& before, const Quilt& after, BlockId id, con
         why +=
             (why.empty() ? "" : "; ") + words::reasonWords(reason) + " " + std::to_string(count) + " times";
     std::vector<PieceId> again;
-    const auto& were = quilt::find(before.blocks, block.id)->pieces;
+    const auto& were = quilt::the(before.blocks, block.id).pieces;
     for (const auto& piece : block.pieces)
-        if (quilt::find(were, piece.id)->work.step > piece.work.step) again.push_back(piece.id);
+        if (quilt::the(were, piece.id).work.step > piece.work.step) again.push_back(piece.id);
     return "Lower pieces now reach " + measure::say(block.underlap, before.units) +
            " beneath the upper ones. Why one lies below: " + why + "." +
            (again.empty() ? "" : " To be traced again: " + words::numbersWords(block, again) + ".");
@@ -62,7 +62,7 @@ void StackCommands::tuckAll(plan::Below below) {
     m_mending.start(
         "tuck all under",
         [id = block->id, below, planned](const Quilt& quilt) {
-            const auto& owner = *quilt::find(quilt.blocks, id);
+            const auto& owner = quilt::the(quilt.blocks, id);
             *planned = plan::planUnderlap(quilt, owner, plan::planBlock(owner), below);
             return mend::tuckedUnder(quilt, id, below);
         },
@@ -83,7 +83,7 @@ void StackCommands::askUnderlap() {
         [id, tucking = *answer, planned](const Quilt& quilt) {
             auto said = edit::setOvers(quilt, id, tucking.over);
             if (!said) return said;
-            const auto& owner = *quilt::find(said->blocks, id);
+            const auto& owner = quilt::the(said->blocks, id);
             *planned = plan::planUnderlap(*said, owner, plan::planBlock(owner), tucking.below);
             return mend::tuckedUnder(quilt, id, tucking);
         },
@@ -103,9 +103,9 @@ void StackCommands::putOver() {
             return mend::restackedOver(quilt, id, upper, lower);
         },
         [id = m_session.blockId(), upper, lower](const Quilt&, const Quilt& after) {
-            const auto& block = *quilt::find(after.blocks, id);
-            return quilt::calledOf(block, *quilt::find(block.pieces, upper)) + " goes over " +
-                   quilt::calledOf(block, *quilt::find(block.pieces, lower)) + " now.";
+            const auto& block = quilt::the(after.blocks, id);
+            return quilt::calledOf(block, quilt::the(block.pieces, upper)) + " goes over " +
+                   quilt::calledOf(block, quilt::the(block.pieces, lower)) + " now.";
         });
 }
 
@@ -130,7 +130,7 @@ void StackCommands::makeUnit(const std::vector<PieceId>& pieces) {
             return mend::madeUnit(quilt, block, pieces);
         },
         [block = m_session.blockId(), pieces](const Quilt&, const Quilt& after) {
-            return words::piecesWords(*quilt::find(after.blocks, block), pieces) +
+            return words::piecesWords(quilt::the(after.blocks, block), pieces) +
                    " are one unit: fuse them on a pressing sheet first.";
         });
 }
@@ -141,7 +141,7 @@ void StackCommands::toggleUnit() {
     if (!piece || !block) return;
     const auto together = m_session.chosen();
     const bool oneUnit = std::all_of(together.begin(), together.end(), [&](PieceId id) {
-        return quilt::find(block->pieces, id)->unit == piece->unit;
+        return quilt::the(block->pieces, id).unit == piece->unit;
     });
     if (piece->unit != 0 && oneUnit) {
         std::vector<PieceId> members;

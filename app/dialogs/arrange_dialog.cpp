@@ -116,7 +116,7 @@ void ArrangeDialog::choose(Arrange what) {
     show(m_right, choice.right);
     show(m_down, choice.down);
     show(m_other, what == Arrange::join ? "The other half" : nullptr);
-    auto how = usualArrangement(*block, *quilt::find(block->pieces, m_question.piece), what);
+    auto how = usualArrangement(*block, quilt::the(block->pieces, m_question.piece), what);
     how.other = PieceId{m_other->currentData().toUInt()};
     take(how);
 }

@@ -22,7 +22,7 @@ constexpr double edgeMargin = 36, reach = 14; // pixels
 constexpr double sameLine = 1.0;              // mm
 
 const quilt::Piece& pieceOf(const EdgeQuestion& question) {
-    return *quilt::find(quilt::find(question.quilt.blocks, question.block)->pieces, question.piece);
+    return quilt::the(quilt::the(question.quilt.blocks, question.block).pieces, question.piece);
 }
 
 } // namespace

@@ -66,7 +66,7 @@ std::vector<sheet::Layer> layersOf(const quilt::Quilt& quilt, const quilt::Block
 
 GroundDialog::GroundDialog(GroundQuestion question, QWidget* parent)
     : QDialog(parent), m_quilt(std::move(question.quilt)),
-      m_block(*quilt::find(m_quilt.blocks, question.block)),
+      m_block(quilt::the(m_quilt.blocks, question.block)),
       m_fabric(named(new QComboBox(this), "ground.fabric")),
       m_sewn(named(new QComboBox(this), "ground.sewn")),
       m_larger(named(new QLineEdit(this), "ground.larger")),

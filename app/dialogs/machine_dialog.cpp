@@ -115,7 +115,7 @@ void MachineDialog::plan() {
     m_job = std::make_shared<up::Job>();
     const auto work = [quilt = m_question.quilt, id = m_question.block, cutter, options, job = m_job] {
         auto found = std::make_shared<Found>();
-        const auto& owner = *quilt::find(quilt.blocks, id);
+        const auto& owner = quilt::the(quilt.blocks, id);
         found->plan = plan::planMachine(quilt, owner, options, *job);
         if (!found->plan) return found;
         auto pages = output::matPages(quilt, owner, *found->plan, cutter->matWidth(), cutter->matHeight());

@@ -42,7 +42,7 @@ private:
     [[nodiscard]] QString summary() const;
     [[nodiscard]] QString refusals() const;
     [[nodiscard]] const quilt::Block& block() const {
-        return *quilt::find(m_question.quilt.blocks, m_question.block);
+        return quilt::the(m_question.quilt.blocks, m_question.block);
     }
 
     MachineQuestion m_question;

@@ -169,7 +169,7 @@ bool SizeDialog::isWhole() const {
 
 shape::Point SizeDialog::sizeNow() const {
     if (isWhole()) return {m_question.block.width.mm(), m_question.block.height.mm()};
-    const auto box = shape::boundsOf(*quilt::find(m_question.block.pieces, m_question.chosen)->outline);
+    const auto box = shape::boundsOf(*quilt::the(m_question.block.pieces, m_question.chosen).outline);
     return {box.width(), box.height()};
 }
 

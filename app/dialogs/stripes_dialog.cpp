@@ -22,7 +22,7 @@ namespace up::app {
 namespace {
 
 const quilt::Piece& pieceOf(const StripesQuestion& question) {
-    return *quilt::find(quilt::find(question.quilt.blocks, question.block)->pieces, question.piece);
+    return quilt::the(quilt::the(question.quilt.blocks, question.block).pieces, question.piece);
 }
 
 const quilt::Fabric* fabricOf(const StripesQuestion& question) {

@@ -25,7 +25,7 @@ namespace up::app {
 namespace {
 
 QTableWidgetItem* pieceItem(const quilt::Quilt& quilt, const quilt::Block& block, PieceId id) {
-    const auto& piece = *quilt::find(block.pieces, id);
+    const auto& piece = quilt::the(block.pieces, id);
     auto* item = new QTableWidgetItem(swatchOf(clothOf(quilt, piece.fabric)),
                                       QString::fromStdString(quilt::calledOf(block, piece)));
     item->setFlags(item->flags() & ~Qt::ItemIsEditable);
@@ -165,7 +165,7 @@ void UnderlapDialog::look() {
     m_newest.ask(
         [quilt = m_quilt, id = m_id, tucking = answer()] { return mend::tuckedUnder(quilt, id, tucking); },
         [this](const edit::Edited& tucked) {
-            if (tucked) m_grown = *quilt::find(tucked->blocks, m_id);
+            if (tucked) m_grown = quilt::the(tucked->blocks, m_id);
             paint();
         });
 }
@@ -199,7 +199,7 @@ void UnderlapDialog::paint() {
                     marks.items.push_back(sheet::Shape{sheet::contoursOf(quilt::placed(*piece)), std::nullopt,
                                                        Pen{colour, width, dash}});
         const auto& pieceOf = [&](PieceId id) -> const quilt::Piece& {
-            return *quilt::find(block().pieces, id);
+            return quilt::the(block().pieces, id);
         };
         m_says->setText(QString::fromStdString(quilt::calledOf(block(), pieceOf(border->lower)) +
                                                " reaches under " +

@@ -36,8 +36,8 @@ private:
     void look();
     void paint();
     [[nodiscard]] const plan::UnderlapPlan::Border* chosen() const;
-    [[nodiscard]] quilt::Block& block() { return *quilt::find(m_quilt.blocks, m_id); }
-    [[nodiscard]] const quilt::Block& block() const { return *quilt::find(m_quilt.blocks, m_id); }
+    [[nodiscard]] quilt::Block& block() { return quilt::the(m_quilt.blocks, m_id); }
+    [[nodiscard]] const quilt::Block& block() const { return quilt::the(m_quilt.blocks, m_id); }
 
     quilt::Quilt m_quilt; ///< with what is said so far
     BlockId m_id;

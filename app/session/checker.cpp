@@ -31,7 +31,7 @@ void Checker::start() {
     aside(
         this,
         [quilt = m_session.quilt(), id = block->id, before = m_stack] {
-            const auto& owner = *find(quilt.blocks, id);
+            const auto& owner = the(quilt.blocks, id);
             auto plan = plan::planBlock(owner, before ? &before->plan : nullptr);
             auto doubts = before && before->underlap == owner.underlap
                               ? plan::doubtsOf(owner, plan, &before->plan, &before->doubts)

@@ -53,7 +53,7 @@ void LayoutJob::start(const plan::TraceOptions& options) {
     aside(
         this,
         [of = m_laid, options, control = m_control] {
-            return plan::layOut(of.quilt, *find(of.quilt.blocks, of.block), options, *control);
+            return plan::layOut(of.quilt, the(of.quilt.blocks, of.block), options, *control);
         },
         [this](const Result<quilt::Layout>& found) { finish(found); }, Pool::layouts);
 }
@@ -104,7 +104,7 @@ void LayoutJob::compare(const plan::TraceOptions& options) {
     aside(
         this,
         [of = m_compared, less, control = m_compareControl] {
-            return waysOf(of.quilt, *find(of.quilt.blocks, of.block), less, *control);
+            return waysOf(of.quilt, the(of.quilt.blocks, of.block), less, *control);
         },
         [this](const std::vector<Way>& ways) { finishComparing(ways); }, Pool::layouts);
 }

@@ -8,11 +8,13 @@ Mending::Mending(Session& session, QObject* parent) : QObject(parent), m_session
 }
 
 void Mending::start(const QString& what, Remedy remedy, Saying then) {
-    run({what, std::move(remedy), std::move(then)});
+    run({what, std::move(remedy), std::move(then), m_session.blockId()});
 }
 
 void Mending::run(Order order) {
-    const auto block = m_session.blockId();
+    const auto block = order.block;
+    if (block && !quilt::find(m_session.quilt().blocks, block))
+        return emit told("The block that this was for is gone, so nothing was done.");
     const auto state = m_session.state();
     const auto what = order.what;
     const auto remedy = order.remedy; // the order goes along to the end

@@ -37,6 +37,7 @@ private:
         QString what;
         Remedy remedy;
         Saying then;
+        BlockId block; ///< looked at when it was asked for
         int tries = 0;
     };
     void run(Order order);

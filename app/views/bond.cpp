@@ -15,7 +15,7 @@ using sheet::Pen;
 
 bool isBonded(const Look& look, const plan::Chunk& chunk) {
     return std::all_of(chunk.pieces.begin(), chunk.pieces.end(), [&](PieceId id) {
-        return find(look.block.pieces, id)->work.step >= quilt::Step::bonded;
+        return the(look.block.pieces, id).work.step >= quilt::Step::bonded;
     });
 }
 

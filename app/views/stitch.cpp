@@ -44,7 +44,7 @@ ViewParts stitchParts(const Look& look) {
                           look.next.pieces.front() == run.piece;
         addEdge(edges, look, run, next);
         if (!run.done) left = left + run.length;
-        Row row{quilt::calledOf(look.block, *find(look.block.pieces, run.piece)),
+        Row row{quilt::calledOf(look.block, the(look.block.pieces, run.piece)),
                 threadName(look.quilt, run.thread) + ", " + near(look.quilt, run.length.mm()), run.piece};
         if (!run.done && run.thread != on) row.detail = "Thread: " + row.detail;
         if (!run.done) on = run.thread;

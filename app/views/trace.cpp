@@ -30,7 +30,7 @@ Row chunkRow(const Look& look, const plan::Chunk& chunk) {
             chunk.pieces.front()};
     row.swatch = colourOf(look.quilt, chunk.fabric);
     row.done = std::all_of(chunk.pieces.begin(), chunk.pieces.end(), [&](PieceId id) {
-        return find(look.block.pieces, id)->work.step != quilt::Step::toTrace;
+        return the(look.block.pieces, id).work.step != quilt::Step::toTrace;
     });
     row.next = !row.done && !look.next.pieces.empty() && look.next.pieces.front() == chunk.pieces.front();
     return row;

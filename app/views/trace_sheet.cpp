@@ -185,7 +185,7 @@ Panel Drawn::panel() {
     for (const auto& each : m.plan.chunks)
         if (each.sheet == m_sheet.number) chunk(each);
     for (const auto& [traced, outline] : placements())
-        piece(*traced, *find(m.block.pieces, traced->piece), *outline);
+        piece(*traced, the(m.block.pieces, traced->piece), *outline);
     endOfRoll();
     if (!m.small) m_panel.below = below();
     m_panel.done = m_pieces > 0 && m_traced == m_pieces;

@@ -150,8 +150,8 @@ void SectionStrip::drop() {
     const bool up = m_now.y() < m_from.y();
     const auto held = block->pieces[m_held->piece].id, other = block->pieces[onto->piece].id;
     const auto upper = up ? held : other, lower = up ? other : held;
-    const auto says = quilt::calledOf(*block, *quilt::find(block->pieces, upper)) + " lies over " +
-                      quilt::calledOf(*block, *quilt::find(block->pieces, lower)) + " now.";
+    const auto says = quilt::calledOf(*block, quilt::the(block->pieces, upper)) + " lies over " +
+                      quilt::calledOf(*block, quilt::the(block->pieces, lower)) + " now.";
     m_mending.start(
         "restack",
         [id = block->id, upper, lower](const quilt::Quilt& quilt) {

@@ -129,8 +129,8 @@ Edited cutPiece(const Quilt& quilt, BlockId blockId, PieceId id, shape::Point a,
     auto outlines = cut.left;
     outlines.insert(outlines.end(), cut.right.begin(), cut.right.end());
     return changeBlock(quilt, blockId, [&](Quilt& out, Block& block) {
-        beginAgain(block, *find(block.pieces, id));
-        whole.work = find(block.pieces, id)->work;
+        beginAgain(block, the(block.pieces, id));
+        whole.work = the(block.pieces, id).work;
         whole.recipe.reset();
         std::vector<Piece> parts;
         for (const auto& outline : outlines) {

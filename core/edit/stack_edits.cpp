@@ -89,7 +89,7 @@ Edited addLining(const Quilt& quilt, BlockId blockId, PieceId id, shape::Outline
     const auto known = changeable(quilt, blockId, id);
     if (!known) return tl::unexpected(known.error());
     if (!find(quilt.fabrics, fabric)) return failure(Code::noSuchFabric, {std::to_string(fabric.value)});
-    const auto* old = liningOf(*find(quilt.blocks, blockId), id);
+    const auto* old = liningOf(the(quilt.blocks, blockId), id);
     auto out = old ? removePiece(quilt, blockId, old->id) : Edited(quilt);
     if (!out) return out;
     return changeBlock(*out, blockId, [&](Quilt& whole, Block& block) {
@@ -125,7 +125,7 @@ Edited setOpacity(const Quilt& quilt, FabricId id, double opacity) {
 Edited putFabric(const Quilt& quilt, const quilt::Fabric& fabric) {
     if (fabric.name.empty()) return failure(Code::badUse, {"A fabric needs a name."});
     return setOpacity(quilt, fabric.id, fabric.opacity).map([&](Quilt&& out) {
-        *find(out.fabrics, fabric.id) = fabric;
+        the(out.fabrics, fabric.id) = fabric;
         return std::move(out);
     });
 }

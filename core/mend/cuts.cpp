@@ -55,7 +55,7 @@ Edited untied(const Quilt& quilt, BlockId id, PieceId pieceId) {
         .and_then(
             [&](const Quilt& split) { return edit::setOver(split, id, piece.id, PieceId{split.nextId - 1}); })
         .and_then([&](const Quilt& split) {
-            const auto& block = *find(split.blocks, id);
+            const auto& block = the(split.blocks, id);
             return edit::reorder(split, id, plan::orderedAsSaid(block, plan::planBlock(block)));
         });
 }

@@ -82,14 +82,14 @@ Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
 Edited putOver(const Quilt& quilt, BlockId id, PieceId upper, PieceId lower) {
     auto out = edit::setOver(quilt, id, upper, lower);
     if (!out) return out;
-    const auto& block = *find(out->blocks, id);
+    const auto& block = the(out->blocks, id);
     return edit::reorder(*out, id, plan::orderedAsSaid(block, plan::planBlock(block)));
 }
 
 Edited restackedOver(const Quilt& quilt, BlockId id, PieceId upper, PieceId lower) {
     auto out = putOver(quilt, id, upper, lower);
     if (!out) return out;
-    const auto& block = *find(out->blocks, id);
+    const auto& block = the(out->blocks, id);
     const auto stack = plan::planBlock(block).stack;
     for (const auto& knot : stack.knots) {
         const auto in = [&](PieceId piece) {
@@ -102,7 +102,7 @@ Edited restackedOver(const Quilt& quilt, BlockId id, PieceId upper, PieceId lowe
             if (const auto& piece = block.pieces[i]; piece.id != upper && piece.id != lower)
                 others += (others.empty() ? "" : ", ") + quilt::calledOf(block, piece);
         return failure(Code::othersMind,
-                       {find(block.pieces, upper)->name, find(block.pieces, lower)->name, others});
+                       {the(block.pieces, upper).name, the(block.pieces, lower).name, others});
     }
     return out;
 }

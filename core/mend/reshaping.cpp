@@ -79,7 +79,7 @@ Edited reshaped(const Quilt& quilt, BlockId block, const Piece& piece, const Reg
     const auto work = piece.work;
     auto out = edit::reshapePiece(quilt, block, piece.id, *outline);
     if (out && snipped && work.step >= quilt::Step::cleanCut)
-        find(find(out->blocks, block)->pieces, piece.id)->work = work;
+        the(find(out->blocks, block)->pieces, piece.id).work = work;
     return out;
 }
 

@@ -79,7 +79,7 @@ Edited tuckedUnder(const Quilt& quilt, BlockId id, plan::Below below) {
     const auto wanted = plan::planUnderlap(quilt, *before, plan::planBlock(*before), below);
     auto out = edit::reorder(quilt, id, wanted.order);
     if (!out) return out;
-    const Block block = *find(out->blocks, id);
+    const Block block = the(out->blocks, id);
     Place place{block, plan::planBlock(block), 0};
     for (; place.index < block.pieces.size(); ++place.index) {
         const auto& piece = place.piece();

@@ -3,6 +3,7 @@
 // Everything shown or planned is derived from these; nothing derived is kept here.
 #pragma once
 
+#include "core/base/check.hpp"
 #include "core/base/colour.hpp"
 #include "core/base/id.hpp"
 #include "core/base/shared.hpp"
@@ -324,6 +325,13 @@ template<class Items, class ItemId> [[nodiscard]] auto* find(Items& items, ItemI
     for (std::size_t i = 0; i < items.size(); ++i) // looking on the way makes nothing the list's own
         if (std::as_const(items)[i].id == id) return &items[i];
     return static_cast<decltype(&items.front())>(nullptr);
+}
+
+/// That one, which is there: whoever says so and is wrong ends the program, with a copy of the work.
+template<class Items, class ItemId> [[nodiscard]] auto& the(Items& items, ItemId id) {
+    auto* found = find(items, id);
+    UP_CHECK(found != nullptr);
+    return *found;
 }
 
 /// A quilt with one web and nothing else: what *New* starts from.

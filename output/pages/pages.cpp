@@ -117,7 +117,7 @@ Result<sheet::Page> cutSheet(const Quilt& quilt, const Block& block) {
         sheet::Layer layer{
             fabric.name, {}, shape::Transform::moveBy(border - all.left, border - all.top), {}};
         for (const auto& [id, outline] : lines)
-            if (find(block.pieces, id)->fabric == fabric.id)
+            if (the(block.pieces, id).fabric == fabric.id)
                 layer.items.push_back(sheet::Shape{sheet::contoursOf(outline), std::nullopt,
                                                    Pen{fabric.colour, 0.1, Dash::solid}, id});
         if (!layer.items.empty()) page.layers.push_back(std::move(layer));
@@ -133,7 +133,7 @@ std::vector<sheet::Page> matPages(const Quilt& quilt, const Block& block, const 
         for (const auto& fabric : quilt.fabrics) {
             sheet::Layer layer{fabric.name, {}, {}, {}};
             for (const auto& [id, outline] : mat.lines)
-                if (find(block.pieces, id)->fabric == fabric.id)
+                if (the(block.pieces, id).fabric == fabric.id)
                     layer.items.push_back(sheet::Shape{sheet::contoursOf(outline), std::nullopt,
                                                        Pen{fabric.colour, 0.1, Dash::solid}, id});
             if (!layer.items.empty()) page.layers.push_back(std::move(layer));

@@ -354,6 +354,17 @@ TEST_F(Lay, AMendingGoesOnWhereItBeganWhateverIsLookedAt) {
     EXPECT_SOON(!window().mending().isBusy(), 10'000);
 }
 
+TEST_F(Lay, AMendingOfABlockThatIsGoneChangesNothing) {
+    choose("Narrowboat", View::lay);
+    find<QAction>("stack.tuck").trigger();
+    ASSERT_TRUE(window().mending().isBusy());
+    find<QAction>("edit.removeBlock").trigger();
+    const auto removed = session().quilt();
+    EXPECT_SOON(!window().mending().isBusy(), 10'000);
+    EXPECT_TRUE(session().quilt() == removed);
+    EXPECT_TRUE(said().contains("is gone")) << said().toStdString();
+}
+
 TEST_F(Lay, AMendingIsStopped) {
     choose("Narrowboat", View::lay);
     const auto before = session().quilt();

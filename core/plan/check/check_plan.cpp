@@ -192,7 +192,7 @@ private:
         for (const auto& [sheet, pieces] : lost) {
             std::string names;
             for (const auto id : pieces)
-                names += (names.empty() ? "" : ", ") + calledOf(m_block, *find(m_block.pieces, id));
+                names += (names.empty() ? "" : ", ") + calledOf(m_block, the(m_block.pieces, id));
             m_out.push_back({Kind::offCutGone, Severity::blocked, m_block.id, pieces.front(), {names}, {}});
         }
     }

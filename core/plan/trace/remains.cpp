@@ -41,7 +41,7 @@ std::vector<const SheetUse*> cutSheets(const quilt::Block& block, const TracePla
         const bool cut = std::all_of(plan.chunks.begin(), plan.chunks.end(), [&](const Chunk& chunk) {
             return chunk.sheet != sheet.number ||
                    std::all_of(chunk.pieces.begin(), chunk.pieces.end(), [&](PieceId id) {
-                       return find(block.pieces, id)->work.step >= quilt::Step::roughCut;
+                       return the(block.pieces, id).work.step >= quilt::Step::roughCut;
                    });
         });
         if (cut) out.push_back(&sheet);

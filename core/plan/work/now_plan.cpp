@@ -14,7 +14,7 @@ using quilt::Step;
 using quilt::Tread;
 
 const quilt::Piece& pieceOf(const Block& block, PieceId id) {
-    return *find(block.pieces, id);
+    return the(block.pieces, id);
 }
 
 std::optional<Step> nextOf(const quilt::Piece& piece) {
