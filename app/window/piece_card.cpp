@@ -93,8 +93,7 @@ void PieceCard::ruin() {
                                     {"bonded to the right side", "traced without reversing",
                                      "heated too long", "cut wrong", "lost", "stripes ran the wrong way"});
     if (why)
-        edited(edit::ruin(m_session.quilt(), block, id, why->toStdString(), m_session.now()),
-               "ruined piece");
+        edited(edit::ruin(m_session.quilt(), block, id, why->toStdString(), m_session.now()), "ruined piece");
 }
 
 void PieceCard::refresh() {

@@ -8,7 +8,7 @@
 namespace up::intake {
 
 struct ToolLimits {
-    int seconds = 6;    ///< of computing
+    int seconds = 6;     ///< of computing
     int megabytes = 900; ///< of memory
 };
 
