@@ -10,6 +10,8 @@
 #include "output/svg/svg.hpp"
 #include "words/now_words.hpp"
 
+#include <QFileInfo>
+
 namespace up::app {
 
 SheetCommands::SheetCommands(Session& session, Asker& asker, const QString& folder, QObject* parent)
@@ -165,10 +167,16 @@ void SheetCommands::writeMats(CutFormat format, const std::vector<sheet::Page>& 
                                    name + " mat" + ending);
     if (path.isEmpty()) return;
     if (path.endsWith(ending, Qt::CaseInsensitive)) path.chop(ending.size());
+    const auto fileOf = [&](std::size_t mat) { return path + QString(" %1").arg(mat + 1) + ending; };
+    QStringList there;
+    for (std::size_t i = 0; i < mats.size(); ++i)
+        if (QFileInfo::exists(fileOf(i))) there << "“" + QFileInfo(fileOf(i)).fileName() + "”";
+    const QString question = there.join(", ") + (there.size() == 1 ? " is" : " are") + " there already.";
+    if (!there.isEmpty() && !m_asker.yes("Cut files", question, "Replace")) return;
     for (std::size_t i = 0; i < mats.size(); ++i) {
         const auto bytes = format == CutFormat::svg ? Result<std::string>(output::writeSvg(mats[i]))
                                                     : output::writeDxf(mats[i]);
-        const auto file = (path + QString(" %1").arg(i + 1) + ending).toStdString();
+        const auto file = fileOf(i).toStdString();
         const auto written =
             bytes ? store::writeFile(file, *bytes) : Result<void>(tl::unexpected(bytes.error()));
         if (!written) return m_session.complain(written.error());

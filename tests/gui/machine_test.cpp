@@ -210,6 +210,23 @@ TEST_F(Machine, WithoutTheSampleQuiltThereAreNoStandIns) {
     EXPECT_TRUE(find<QAction>("file.scan").isVisible());
 }
 
+TEST_F(Machine, CutFilesThatAreThereAreAskedAbout) {
+    openSample();
+    const auto file = m_dir.file("mats 1.svg");
+    writeAll(file, "precious");
+    m_asker.files = {QString::fromStdString(m_dir.file("mats.svg")),
+                     QString::fromStdString(m_dir.file("mats.svg"))};
+    m_asker.yeses = {false, true};
+    m_asker.machineAnswer = [&](const app::MachineQuestion& question) {
+        const sheet::Page page{304.8, 304.8, {}};
+        question.write(app::CutFormat::svg, {page});
+        EXPECT_EQ(readAll(file), "precious");
+        question.write(app::CutFormat::svg, {page});
+        EXPECT_NE(readAll(file), "precious");
+    };
+    window().sheets().cutByMachine();
+}
+
 /// A limit so small that nothing is left, and the button at once: there is no mat to cut.
 TEST_F(Machine, NothingIsCutThatIsNotThere) {
     openSample();
