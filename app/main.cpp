@@ -128,8 +128,9 @@ int run(int count, char** given) {
     Window window(std::move(options));
     openWindow = &window;
     up::onBrokenCheck(rescue);
-    bool opened = true;
-    QObject::connect(&window.session(), &Session::trouble, [&opened] { opened = false; });
+    QString trouble; // what was said while opening
+    QObject::connect(&window.session(), &Session::trouble,
+                     [&trouble](const QString& said) { trouble = said; });
     if (!words.positionalArguments().isEmpty())
         window.openFiles(forThisWindow(words.positionalArguments()));
     else if (words.isSet("demo"))
@@ -138,8 +139,7 @@ int run(int count, char** given) {
     if (words.isSet("picture")) {
         const auto pose = poseFrom(words);
         if (!pose) return 2;
-        if (!opened)
-            return complain(words.positionalArguments().join(", ") + " cannot be opened. Check the name.");
+        if (!trouble.isEmpty()) return complain(trouble);
         if (!takePicture(application, window, *pose))
             return complain(pose->picture + " cannot be written. Choose another file ending in .png.");
         return 0;

@@ -46,8 +46,9 @@ void paintShape(QPainter& painter, const sheet::Shape& shape, const QTransform& 
     pen.setCapStyle(Qt::RoundCap);
     pen.setJoinStyle(Qt::RoundJoin);
     if (const auto [on, off] = sheet::lengthsOf(shape.pen->dash); off > 0) {
-        // Never so short that a screen shows a grey line.
-        constexpr double leastOn = 1.5, leastGap = 3; // pixels
+        // Never so short that a screen shows a grey line, or dashes as dots.
+        const double leastOn = shape.pen->dash == sheet::Dash::dashed ? 5 : 1.5; // pixels
+        constexpr double leastGap = 4;
         pen.setDashPattern(
             {std::max(leastOn, on * scaleOf(map)) / width, std::max(leastGap, off * scaleOf(map)) / width});
         pen.setCapStyle(Qt::FlatCap);

@@ -209,16 +209,22 @@ std::optional<Commands::Swatch> Commands::askSwatch(const QString& title) {
                      Colour{channel(colour->red()), channel(colour->green()), channel(colour->blue())}};
 }
 
+namespace {
+
+/// The quilt with something new of a name and a colour, which the piece gets, if there is one.
+template<auto add, auto items, auto give>
+constexpr auto withNew = [](const Quilt& quilt, const auto& asked, BlockId block, PieceId piece) {
+    auto made = add(quilt, asked.first, asked.second);
+    if (made && piece) made = give(*made, block, piece, ((*made).*items).back().id);
+    return made;
+};
+
+} // namespace
+
 void Commands::newFabric() {
     const auto piece = pieceForIt();
-    answered(
-        m_session, "new fabric", askSwatch("New fabric"),
-        [](const Quilt& quilt, const Swatch& asked, BlockId block, PieceId id) {
-            auto made = edit::addFabric(quilt, asked.first, asked.second);
-            if (made && id) made = edit::setFabric(*made, block, id, made->fabrics.back().id);
-            return made;
-        },
-        m_session.blockId(), piece);
+    answered(m_session, "new fabric", askSwatch("New fabric"),
+             withNew<edit::addFabric, &Quilt::fabrics, edit::setFabric>, m_session.blockId(), piece);
 }
 
 void Commands::editFabrics() {
@@ -236,14 +242,8 @@ void Commands::editFabrics() {
 
 void Commands::newThread() {
     const auto piece = pieceForIt();
-    answered(
-        m_session, "new thread", askSwatch("New thread"),
-        [](const Quilt& quilt, const Swatch& asked, BlockId block, PieceId id) {
-            auto made = edit::addThread(quilt, asked.first, asked.second);
-            if (made && id) made = edit::setThread(*made, block, id, made->threads.back().id);
-            return made;
-        },
-        m_session.blockId(), piece);
+    answered(m_session, "new thread", askSwatch("New thread"),
+             withNew<edit::addThread, &Quilt::threads, edit::setThread>, m_session.blockId(), piece);
 }
 
 void Commands::editWeb() {

@@ -13,6 +13,16 @@ bool Layout::operator==(const Layout&) const = default;
 bool Block::operator==(const Block&) const = default;
 bool Quilt::operator==(const Quilt&) const = default;
 
+namespace {
+/// eventOf and stepOf count on it.
+constexpr bool stepsComeFirst() {
+    for (const Step step : every<Step>())
+        if (keyOf(eventOf(step)) != keyOf(step) || stepOf(eventOf(step)) != step) return false;
+    return true;
+}
+static_assert(stepsComeFirst() && !stepOf(Event::ruined));
+} // namespace
+
 using shape::Transform;
 
 Quilt emptyQuilt(std::string name) {

@@ -73,6 +73,9 @@ LeftWorks leftWorks(const std::string& folder) {
     std::error_code wrong;
     for (const auto& entry : fs::directory_iterator(folder, wrong)) {
         const auto name = entry.path().filename().string();
+        if (name.starts_with(prefix) && name.ends_with(".lock")) // a window that ended with nothing to keep
+            if (const auto copy = entry.path().parent_path() / entry.path().stem(); !fs::exists(copy))
+                (void)RecoveryCopy::takenOver(copy.string()); // and let go of: nothing of it is left
         if (name.starts_with(prefix) && name.ends_with(ending))
             found.emplace_back(entry.last_write_time(wrong), entry.path());
     }

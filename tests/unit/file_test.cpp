@@ -222,6 +222,20 @@ TEST(Recovery, AProcessNumberUsedAgainHidesNothing) {
     EXPECT_EQ(filesIn(dir.path()), 1U) << "no lock is left";
 }
 
+TEST(Recovery, TheLockOfAWindowThatKeptNothingGoes) {
+    const TempDir dir;
+    const pid_t child = ::fork();
+    if (child == 0) {
+        const RecoveryCopy copy(dir.path());
+        ::_exit(0); // as when it is killed: nobody tidies up
+    }
+    ::waitpid(child, nullptr, 0);
+    EXPECT_EQ(filesIn(dir.path()), 1U);
+    const RecoveryCopy living(dir.path());
+    EXPECT_TRUE(leftWorks(dir.path()).works.empty());
+    EXPECT_EQ(filesIn(dir.path()), 1U) << "that of the living one stays";
+}
+
 TEST(Recovery, ADamagedCopyIsSetAsideAndNamed) {
     const TempDir dir;
     test::writeAll(dir.file("recovery-1.json"), "{\"format\":");
