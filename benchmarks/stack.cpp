@@ -2,7 +2,7 @@
 // What lies on what: 500 pieces at once and after one has moved, and what is doubtful about them.
 #include "benchmarks/many.hpp"
 #include "core/edit/edits.hpp"
-#include "core/plan/check/stack_checks.hpp"
+#include "core/plan/check/check_plan.hpp"
 #include "core/stack/showing.hpp"
 #include "core/stack/units.hpp"
 #include "intake/svg/svg.hpp"

@@ -6,6 +6,7 @@
 #include "intake/any/any.hpp"
 #include "intake/pdf/pdf.hpp"
 #include "words/sentences.hpp"
+#include "words/translated.hpp"
 
 #include <algorithm>
 #include <cctype>

@@ -3,7 +3,7 @@
 #include "cli/open.hpp"
 #include "core/plan/block/shine_plan.hpp"
 #include "core/plan/block/underlap_plan.hpp"
-#include "core/plan/check/stack_checks.hpp"
+#include "core/plan/check/check_plan.hpp"
 #include "core/plan/lay/dry_lay.hpp"
 #include "core/plan/lay/roll_call.hpp"
 #include "core/stack/knots.hpp"

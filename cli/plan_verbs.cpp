@@ -1,13 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Verbs that say what the window would show: layout, stitch, check, which.
 #include "cli/open.hpp"
+#include "core/check/rows.hpp"
 #include "core/plan/check/check_plan.hpp"
 #include "core/plan/trace/lay_out.hpp"
 #include "core/plan/trace/trace_plan.hpp"
 #include "core/plan/work/stitch_plan.hpp"
 #include "core/plan/work/which_plan.hpp"
 #include "core/store/quilt_file.hpp"
-#include "words/sentences.hpp"
+#include "words/finding_words.hpp"
 #include "words/which_words.hpp"
 
 #include <nlohmann/json.hpp>
@@ -146,22 +147,61 @@ Bytes stitch(const Words& words) {
     return text(out);
 }
 
+namespace {
+
+/// {"length": 3.2}, in mm, mm² and shares of 1; pieces by their numbers.
+struct ArgJson {
+    const quilt::Quilt& quilt;
+    const quilt::Block& block;
+    Json operator()(PieceId piece) const { return {{"piece", quilt::numberOf(block, piece)}}; }
+    Json operator()(const std::vector<PieceId>& pieces) const {
+        Json numbers = Json::array();
+        for (const auto piece : pieces)
+            numbers.push_back(quilt::numberOf(block, piece));
+        return {{"pieces", numbers}};
+    }
+    Json operator()(BlockId) const { return {{"block", block.name}}; }
+    Json operator()(WebId id) const {
+        const auto* web = find(quilt.webs, id);
+        return {{"web", web ? web->name : ""}};
+    }
+    Json operator()(quilt::Step step) const { return {{"step", keyOf(step)}}; }
+    Json operator()(measure::Length length) const { return {{"length", length.mm()}}; }
+    Json operator()(check::Fine fine) const { return {{"length", fine.length.mm()}}; }
+    Json operator()(check::Area area) const { return {{"area", area.mm2}}; }
+    Json operator()(check::Share share) const { return {{"share", share.part}}; }
+    Json operator()(check::Count count) const { return {{"count", count.number}}; }
+};
+
+Json entryOf(const quilt::Quilt& quilt, const check::Finding& finding) {
+    const auto& block = the(quilt.blocks, finding.block);
+    Json entry{{"severity", keyOf(finding.severity())}, {"code", keyOf(finding.kind)}, {"block", block.name}};
+    if (finding.piece) entry["piece"] = quilt::numberOf(block, finding.piece);
+    if (finding.spot) entry["at"] = {finding.spot->x, finding.spot->y};
+    if (finding.other) entry["other"] = quilt::numberOf(block, finding.other);
+    entry["args"] = Json::array();
+    for (const auto& arg : finding.args)
+        entry["args"].push_back(std::visit(ArgJson{quilt, block}, arg));
+    entry["says"] = words::sentence(quilt, finding);
+    for (const auto fix : finding.fixes) {
+        entry["fixes"].push_back(words::fixWords(fix));
+        entry["remedies"].push_back(keyOf(fix));
+    }
+    return entry;
+}
+
+} // namespace
+
 Bytes check(const Words& words) {
     const auto quilt = store::loadQuilt(words.file);
     if (!quilt) return tl::unexpected(quilt.error());
     Json out{{"format", "upstairs-checks"}, {"version", 1}, {"findings", Json::array()}};
-    for (const auto& finding : plan::checkQuilt(*quilt)) {
-        const auto* block = find(quilt->blocks, finding.block);
-        Json entry{{"severity", finding.severity == check::Severity::blocked ? "blocked" : "doubtful"},
-                   {"block", block->name}};
-        if (finding.piece) entry["piece"] = quilt::numberOf(*block, finding.piece);
-        if (finding.spot) entry["at"] = {finding.spot->x, finding.spot->y};
-        if (finding.other) entry["other"] = quilt::numberOf(*block, finding.other);
-        entry["says"] = words::sentence(finding);
-        for (const auto fix : finding.fixes)
-            entry["fixes"].push_back(words::fixWords(fix));
-        out["findings"].push_back(std::move(entry));
-    }
+    const auto found = plan::checkQuilt(*quilt);
+    for (const auto& row : check::rowsOf(found.open))
+        for (const auto& finding : row.findings)
+            out["findings"].push_back(entryOf(*quilt, finding));
+    for (const auto& finding : found.left)
+        out["leftSo"].push_back(entryOf(*quilt, finding));
     return text(out);
 }
 

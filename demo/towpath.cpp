@@ -6,7 +6,7 @@
 #include "core/edit/tracing.hpp"
 #include "core/mend/mend.hpp"
 #include "core/plan/block/judge_plan.hpp"
-#include "core/plan/check/stack_checks.hpp"
+#include "core/plan/check/check_plan.hpp"
 #include "core/plan/trace/lay_out.hpp"
 #include "core/plan/trace/remains.hpp"
 #include "core/plan/trace/trace_plan.hpp"
@@ -121,12 +121,14 @@ std::vector<check::Fix> answersTo(const quilt::Block& block, const check::Findin
     const auto* piece = find(block.pieces, finding.piece);
     const bool lined = piece && piece->name == "breast";
     switch (finding.kind) {
-    case Kind::shinesThrough: return {lined ? Fix::line : Fix::accept};
+    case Kind::shinesThrough: return {lined ? Fix::line : Fix::leaveSo};
     case Kind::peeks:
     case Kind::nearlyPeeks:
-    case Kind::reachesTooShort:
-    case Kind::merelyMeet:
-    case Kind::manyMeet: return finding.fixes;
+    case Kind::reachesTooShort: {
+        auto fixes = finding.fixes;
+        std::erase(fixes, Fix::leaveSo);
+        return fixes;
+    }
     default: return {};
     }
 }

@@ -1,25 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "words/sentences.hpp"
 
+#include "words/translated.hpp"
+
 #include <array>
 
 namespace up::words {
 namespace {
-
-/// Puts arguments for {0}, {1}, …; a missing argument leaves nothing.
-std::string filled(std::string_view pattern, const std::vector<std::string>& args) {
-    std::string out;
-    for (std::size_t i = 0; i < pattern.size(); ++i) {
-        if (pattern[i] != '{' || i + 2 >= pattern.size() || pattern[i + 2] != '}') {
-            out += pattern[i];
-            continue;
-        }
-        const auto n = static_cast<std::size_t>(pattern[i + 1] - '0');
-        if (n < args.size()) out += args[n];
-        i += 2;
-    }
-    return out;
-}
 
 std::string_view pattern(Code code) {
     switch (code) {
@@ -95,69 +82,10 @@ std::string_view pattern(Code code) {
     case Code::cannotUntie: return "{0} all meet in one place, where no cut helps. Put one of them lower.";
     case Code::nothingToLine: return "“{0}” is too small for a lining. Cut away what lies behind it instead.";
     case Code::stopped: return "Stopped.";
+    case Code::halfAnOrder: return "An order must name every piece of the block once.";
+    case Code::overItself: return "A piece cannot lie over itself. Choose two pieces.";
+    case Code::badOpacity: return "How much light a fabric holds back is between 0 and 100 %. Type another.";
     case Code::badUse: return "{0}";
-    }
-    return "";
-}
-
-std::string_view pattern(check::Kind kind) {
-    using check::Kind;
-    switch (kind) {
-    case Kind::outsideFinished: return "Piece {0} reaches {1} into the seam allowance.";
-    case Kind::runsOffTooShort: return "Piece {0} runs off the block but ends {1} short of the raw edge.";
-    case Kind::hiddenWholly: return "Piece {0} is wholly hidden by the pieces above it.";
-    case Kind::larger: return "Piece {0} is larger than {1}. Use a wider web or split the piece.";
-    case Kind::offCutGone:
-        return "The off-cut that {0} should be traced on is not in the stash any more. Lay the block out "
-               "again.";
-    case Kind::othersLaidOut:
-        return "The layout of “{0}” has {1} places for pieces that are not in it. Lay the block out again.";
-    case Kind::webUsedUp: return "No room is left on {1} for piece {0}. Add web.";
-    case Kind::marksToDraw: return "Piece {0} has marks to draw. Do it while the paper is still on.";
-    case Kind::marksLost:
-        return "The paper came off piece {0} before its marks were drawn. Draw them by eye from the "
-               "placement sheet.";
-    case Kind::laidOutOfOrder:
-        return "Piece {0} is {2}, but {1} beneath it is not. Lift the edge and do {1} first.";
-    case Kind::thin: return "Piece {0} narrows to {1}; to cut and stitch it needs {2}.";
-    case Kind::oneHand:
-        return "Pieces {1} and {0} look like a pair but are the same way round. One should be mirrored.";
-    case Kind::readsBackwards:
-        return "Letter {0} reads backwards from the front. Mirror it, or it will be fused backwards.";
-    case Kind::reversedTwice:
-        return "Block {0} is marked as come reversed, but its letters read the right way: it would be "
-               "reversed twice.";
-    case Kind::cameReversed:
-        return "The letters of block {0} read backwards: the drawing came reversed and must not be reversed "
-               "again.";
-    case Kind::dottedShows:
-        return "{1} of the dotted edge of piece {0} shows: nothing lies over it. Move what should cover it, "
-               "or "
-               "make that edge a cut line.";
-    case Kind::peeks: return "Piece {0} peeks out beside {1}: a sliver {4} wide along {3}.";
-    case Kind::nearlyPeeks:
-        return "The edge of piece {0} {4} the edge of {1}, along {3}: it will peek out when one is laid a "
-               "thread beside its place.";
-    case Kind::reachesTooShort: return "Piece {0} reaches only {2} beneath {1}; it should reach {3}.";
-    case Kind::merelyMeet: return "Piece {0} merely meets {1}; it should reach {2} beneath.";
-    case Kind::manyMeet:
-        return "Along {0} borders pieces merely meet: a gap would show when one lies a thread off. The lower "
-               "one should reach {1} beneath.";
-    case Kind::interwoven:
-        return "Interwoven: {0} each lie over the next and none is lowest. One must be cut in two, or go "
-               "lower.";
-    case Kind::shinesThrough: return "{1} is much darker and will shine through {2} of piece {0}.";
-    case Kind::stiff:
-        return "Up to {0} layers lie on each other over {1}: the block gets stiff there. Windows in the web "
-               "would free {2}.";
-    case Kind::inTheSeamLine:
-        return "The edge of piece {0} lies in the seam line, where sewing hides or bares it by chance. Let "
-               "it "
-               "run off, or move it in.";
-    case Kind::unitBroken:
-        return "The unit of piece {0} is split: other pieces lie between. Bring it together again, or let it "
-               "go.";
-    case Kind::noPieces: return "Block {0} has no pieces yet. Import a drawing.";
     }
     return "";
 }
@@ -235,17 +163,6 @@ std::string sentence(const Error& error) {
     return filled(pattern(error.code), error.args);
 }
 
-std::string sentence(const check::Finding& finding) {
-    auto args = finding.args;
-    const bool coincide = args.size() > 2 && args[2].empty();
-    if (finding.kind == check::Kind::nearlyPeeks)
-        args.push_back(coincide ? "coincides with" : "lies only " + args.at(2) + " beneath");
-    if (finding.kind == check::Kind::peeks) args.push_back(coincide ? "a thread" : args.at(2));
-    if (finding.kind == check::Kind::laidOutOfOrder && args.size() > 2)
-        if (const auto step = fromKey<quilt::Step>(args[2])) args[2] = state(*step);
-    return filled(pattern(finding.kind), args);
-}
-
 std::string sentence(const quilt::Warning& warning) {
     std::string text = filled(pattern(warning.remark), warning.args);
     if (!warning.args.empty() && warning.args.front() == "1") {
@@ -260,31 +177,6 @@ std::string sentence(const quilt::Warning& warning) {
                 text.replace(at, std::string_view(many).size(), one);
     }
     return text;
-}
-
-std::string fixWords(check::Fix fix) {
-    switch (fix) {
-    case check::Fix::none: return "";
-    case check::Fix::moveInside: return "Move it inside";
-    case check::Fix::markRunsOff: return "Let it run off";
-    case check::Fix::mirror: return "Mirror it";
-    case check::Fix::otherSide: return "Change the side";
-    case check::Fix::trimLower: return "Trim lower";
-    case check::Fix::widenUpper: return "Widen upper";
-    case check::Fix::nudgeUpper: return "Nudge over";
-    case check::Fix::tuck: return "Tuck it under";
-    case check::Fix::tuckAll: return "Tuck all under";
-    case check::Fix::untie: return "Cut one in two";
-    case check::Fix::line: return "Line it";
-    case check::Fix::cutAway: return "Cut away";
-    case check::Fix::accept: return "Leave it so";
-    case check::Fix::windows: return "Cut windows";
-    case check::Fix::carryOn: return "Let it run off";
-    case check::Fix::noUnit: return "Let the unit go";
-    case check::Fix::leaveOut: return "Leave it out";
-    case check::Fix::bringUp: return "Bring it up";
-    }
-    return "";
 }
 
 std::string asTask(quilt::Step step) {
@@ -310,15 +202,6 @@ std::string logWords(quilt::Event event) {
     case Event::note: return "noted";
     default: return state(*quilt::stepOf(event));
     }
-}
-
-std::string listed(const std::vector<std::string>& items) {
-    std::string out;
-    for (std::size_t i = 0; i < items.size(); ++i) {
-        if (i > 0) out += i + 1 == items.size() ? " and " : ", ";
-        out += items[i];
-    }
-    return out;
 }
 
 } // namespace up::words

@@ -3,7 +3,6 @@
 #pragma once
 
 #include "core/base/error.hpp"
-#include "core/check/finding.hpp"
 #include "core/plan/work/now_plan.hpp"
 #include "core/quilt/drawing.hpp"
 
@@ -13,11 +12,7 @@ namespace up::words {
 
 /// What is wrong, where, and what to do.
 [[nodiscard]] std::string sentence(const Error& error);
-[[nodiscard]] std::string sentence(const check::Finding& finding);
 [[nodiscard]] std::string sentence(const quilt::Warning& warning);
-
-/// What *Fix* does: "Move it inside". Empty for Fix::none.
-[[nodiscard]] std::string fixWords(check::Fix fix);
 
 /// "Rough cut", "Clean cut", … as a thing to do, and "rough cut" as a state.
 [[nodiscard]] std::string asTask(quilt::Step step);
@@ -30,8 +25,5 @@ namespace up::words {
 /// The paper side or the front, for badges and printed sheets.
 inline constexpr const char* paperSide = "Paper side, reversed";
 inline constexpr const char* frontSide = "Front, as seen";
-
-/// "1, 4 and 7".
-[[nodiscard]] std::string listed(const std::vector<std::string>& items);
 
 } // namespace up::words

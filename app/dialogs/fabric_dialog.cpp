@@ -9,6 +9,7 @@
 #include "core/plan/block/ground_plan.hpp"
 #include "core/plan/block/shine_plan.hpp"
 #include "words/sentences.hpp"
+#include "words/translated.hpp"
 
 #include <QColorDialog>
 #include <QFormLayout>

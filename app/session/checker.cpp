@@ -36,8 +36,11 @@ void Checker::start() {
             auto doubts = before && before->underlap == owner.underlap
                               ? plan::doubtsOf(owner, plan, &before->plan, &before->doubts)
                               : plan::doubtsOf(owner, plan);
-            Answer answer{{}, std::make_shared<const plan::Judgement>(plan::judge(owner, plan)), {}, {}};
-            answer.findings = plan::checkBlock(quilt, owner, plan, *answer.judged, doubts);
+            Answer answer;
+            answer.judged = std::make_shared<const plan::Judgement>(plan::judge(owner, plan));
+            auto found = plan::checkBlock(quilt, owner, plan, *answer.judged, doubts);
+            answer.rows = check::rowsOf(std::move(found.open));
+            answer.left = found.left.size();
             answer.stack =
                 std::make_shared<const Stacked>(Stacked{std::move(plan), std::move(doubts), owner.underlap});
             for (const auto& piece : owner.pieces)
@@ -49,7 +52,8 @@ void Checker::start() {
 
 void Checker::finish(const Answer& answer) {
     m_running = false;
-    m_findings = answer.findings;
+    m_rows = answer.rows;
+    m_left = answer.left;
     m_stack = answer.stack;
     m_session.derived().setJudgement(answer.judged, answer.pieces);
     if (m_again) {

@@ -4,6 +4,7 @@
 #pragma once
 
 #include "app/session/session.hpp"
+#include "core/check/rows.hpp"
 
 #include <QTimer>
 
@@ -15,7 +16,9 @@ public:
     explicit Checker(Session& session, QObject* parent = nullptr);
 
     /// Of the last checked state; the same as the quilt's when not `isBusy`.
-    [[nodiscard]] const std::vector<check::Finding>& findings() const { return m_findings; }
+    [[nodiscard]] const std::vector<check::Row>& rows() const { return m_rows; }
+    /// What the user has left as it is.
+    [[nodiscard]] std::size_t left() const { return m_left; }
     [[nodiscard]] bool isBusy() const { return m_running || m_again || m_pause.isActive(); }
 
 signals:
@@ -29,7 +32,8 @@ private:
         measure::Length underlap;
     };
     struct Answer {
-        std::vector<check::Finding> findings;
+        std::vector<check::Row> rows;
+        std::size_t left = 0;
         std::shared_ptr<const plan::Judgement> judged;
         std::vector<PieceId> pieces; ///< that were judged
         std::shared_ptr<const Stacked> stack;
@@ -38,7 +42,8 @@ private:
     void finish(const Answer& answer);
 
     Session& m_session;
-    std::vector<check::Finding> m_findings;
+    std::vector<check::Row> m_rows;
+    std::size_t m_left = 0;
     std::shared_ptr<const Stacked> m_stack;
     QTimer m_pause; ///< a drag is many changes: checking each would only take the window's time
     bool m_running = false, m_again = false;

@@ -89,7 +89,7 @@ void Session::chooseBlock(BlockId id) {
 }
 
 void Session::choosePiece(PieceId id) {
-    const bool more = !m_pointed.where.isEmpty() || m_pointed.spot || !m_also.empty();
+    const bool more = !m_pointed.where.isEmpty() || !m_pointed.spots.empty() || !m_also.empty();
     m_pointed = {};
     m_also.clear();
     if (m_piece == id && !more) return;
@@ -117,10 +117,11 @@ void Session::choosePieces(std::vector<PieceId> pieces, PieceId last) {
     emit changed(Change::place);
 }
 
-void Session::pointAt(PieceId piece, shape::Region where, std::optional<shape::Point> spot) {
-    m_piece = piece;
-    m_also.clear();
-    m_pointed = {std::move(where), spot};
+void Session::pointAt(std::vector<PieceId> pieces, Pointed places) {
+    m_piece = pieces.empty() ? PieceId{} : pieces.front();
+    m_also = std::move(pieces);
+    std::erase(m_also, m_piece);
+    m_pointed = std::move(places);
     emit changed(Change::place);
 }
 

@@ -60,12 +60,13 @@ public:
     void chooseAlso(PieceId piece);
     /// Those, `last` among them being the one that `piece` answers.
     void choosePieces(std::vector<PieceId> pieces, PieceId last);
-    /// Chooses the piece and shows a place on it, until something else is looked at or changes.
-    void pointAt(PieceId piece, shape::Region where, std::optional<shape::Point> spot);
     struct Pointed {
         shape::Region where;
-        std::optional<shape::Point> spot;
+        std::vector<shape::Point> spots;
     };
+    /// Chooses the pieces, the first among them as the one, and shows places on them until something else is
+    /// looked at or changes.
+    void pointAt(std::vector<PieceId> pieces, Pointed places);
     [[nodiscard]] const Pointed& pointed() const { return m_pointed; }
     /// The line across the block along which the stack is shown from the side, mm on the block.
     struct Section {

@@ -109,14 +109,17 @@ void addPointed(sheet::Layer& layer, const Look& look) {
     if (!pointed.where.isEmpty())
         layer.items.push_back(sheet::Shape{
             sheet::contoursOf(pointed.where), look::rust, Pen{look::rust, 0.9, Dash::solid}, {}, 0.7});
-    if (!pointed.spot) return;
     constexpr double radius = 7; // mm
-    shape::Ring ring;
-    for (int i = 0; i < 48; ++i)
-        ring.push_back(*pointed.spot + shape::Point{std::cos(i * 0.1309), std::sin(i * 0.1309)} * radius);
+    std::vector<shape::Contour> rings;
+    for (const auto spot : pointed.spots) {
+        shape::Ring ring;
+        for (int i = 0; i < 48; ++i)
+            ring.push_back(spot + shape::Point{std::cos(i * 0.1309), std::sin(i * 0.1309)} * radius);
+        rings.push_back(shape::contourThrough(ring));
+    }
+    if (rings.empty()) return;
     for (const auto& [colour, width] : {std::pair{look::panel, 2.0}, std::pair{look::rust, 1.0}})
-        layer.items.push_back(
-            sheet::Shape{{shape::contourThrough(ring)}, std::nullopt, Pen{colour, width, Dash::solid}});
+        layer.items.push_back(sheet::Shape{rings, std::nullopt, Pen{colour, width, Dash::solid}});
 }
 
 void addChosen(sheet::Layer& layer, const Look& look) {

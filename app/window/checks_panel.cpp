@@ -2,11 +2,12 @@
 #include "app/window/checks_panel.hpp"
 
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/look/wrap_label.hpp"
+#include "core/edit/stacking.hpp"
 #include "core/mend/mend.hpp"
-#include "words/sentences.hpp"
+#include "words/finding_words.hpp"
 
-#include <QGridLayout>
 #include <QLabel>
 #include <QPushButton>
 #include <QScrollArea>
@@ -43,58 +44,120 @@ void ChecksPanel::refresh() {
         if (item->widget()) item->widget()->deleteLater();
         delete item;
     }
-    const auto& findings = m_checker.findings();
-    m_title->setText(findings.empty() ? "Checks: all well"
-                                      : "Checks: " + QString::number(findings.size()) + " to look at");
-    if (std::exchange(m_of, m_session.blockId()) != m_session.blockId()) m_most = firstShown;
-    for (std::size_t i = 0; i < std::min(m_most, findings.size()); ++i)
-        m_rows->addWidget(rowFor(findings[i]));
-    if (m_most < findings.size()) {
-        const auto more = std::min(firstShown, findings.size() - m_most);
-        auto* button = named(new QPushButton(QString("Show %1 more").arg(more), m_list), "checks.more");
-        m_rows->addWidget(button);
-        connect(button, &QPushButton::clicked, this, [this] {
-            m_most += firstShown;
-            refresh();
-        });
+    const auto& rows = m_checker.rows();
+    if (std::exchange(m_of, m_session.blockId()) != m_session.blockId()) {
+        m_unfolded.reset();
+        m_most = firstShown;
     }
-    m_scroll->setVisible(!findings.empty());
-    setSizePolicy(QSizePolicy::Preferred, findings.empty() ? QSizePolicy::Maximum : QSizePolicy::Expanding);
+    m_title->setText(rows.empty() ? "Checks: all well"
+                                  : "Checks: " + QString::number(rows.size()) + " to look at");
+    for (const auto& row : rows)
+        m_rows->addWidget(boxFor(row));
+    if (m_checker.left() > 0) m_rows->addWidget(leftBox());
+    const bool any = !rows.empty() || m_checker.left() > 0;
+    m_scroll->setVisible(any);
+    setSizePolicy(QSizePolicy::Preferred, any ? QSizePolicy::Expanding : QSizePolicy::Maximum);
     m_rows->addStretch();
 }
 
-QWidget* ChecksPanel::rowFor(const check::Finding& finding) {
-    auto* row = new QWidget(m_list);
-    auto* column = new QVBoxLayout(row);
-    column->setContentsMargins(0, 2, 0, 6);
-    column->setSpacing(4);
-    const bool blocked = finding.severity == check::Severity::blocked;
-    auto* text = new WrapLabel("finding", row);
-    text->setText((blocked ? "✖ " : "? ") + QString::fromStdString(words::sentence(finding)));
-    text->setStyleSheet(blocked ? "color: #B03A25; font-weight: 700;" : "color: #7A5A00;");
-    column->addWidget(text);
-    auto* buttons = new QGridLayout; // two in a row: more are wider than the panel
-    column->addLayout(buttons);
-    int count = 0;
-    const auto add = [&](const QString& label, const char* key) {
-        auto* button = named(new QPushButton(label, row), key);
-        buttons->addWidget(button, count / 2, count % 2);
-        ++count;
+/// A sentence and its buttons, as many in a line as the panel has room for.
+class ChecksPanel::Box : public QWidget {
+public:
+    Box(const QString& text, bool blocked, QWidget* parent) : QWidget(parent), m_buttons(new QVBoxLayout) {
+        auto* column = new QVBoxLayout(this);
+        column->setContentsMargins(0, 2, 0, 6);
+        column->setSpacing(4);
+        auto* label = new WrapLabel("finding", this);
+        label->setText(text);
+        label->setStyleSheet(blocked ? "color: #B03A25; font-weight: 700;" : "color: #7A5A00;");
+        column->addWidget(label);
+        column->addLayout(m_buttons);
+        m_buttons->setSpacing(4);
+    }
+    template<class Do> QPushButton* add(const QString& label, const char* key, Do&& act) {
+        auto* button = named(new QPushButton(label, this), key);
+        const int wide = button->sizeHint().width();
+        if (m_used == 0 || m_used + wide > room) {
+            m_line = new QHBoxLayout;
+            m_line->setSpacing(4);
+            m_line->addStretch();
+            m_buttons->addLayout(m_line);
+            m_used = 0;
+        }
+        m_line->insertWidget(m_line->count() - 1, button);
+        m_used += wide + m_line->spacing();
+        connect(button, &QPushButton::clicked, this, std::forward<Do>(act));
         return button;
-    };
-    if (finding.piece || !finding.where.isEmpty())
-        connect(add("Show", "check.show"), &QPushButton::clicked, this,
-                [this, finding] { m_session.pointAt(finding.piece, finding.where, finding.spot); });
-    for (const auto how : finding.fixes)
-        connect(add(QString::fromStdString(words::fixWords(how)), "check.fix"), &QPushButton::clicked, this,
-                [this, finding, how] { fix(finding, how); });
-    buttons->setColumnStretch(2, 1);
-    return row;
+    }
+    [[nodiscard]] QVBoxLayout* column() const { return static_cast<QVBoxLayout*>(layout()); }
+
+private:
+    static constexpr int room = 250; // beside the scroll bar
+    QVBoxLayout* m_buttons;
+    QHBoxLayout* m_line = nullptr;
+    int m_used = 0;
+};
+
+ChecksPanel::Box* ChecksPanel::bareBox(const check::Row& row, QWidget* parent) {
+    const bool blocked = row.worst().severity() == check::Severity::blocked;
+    auto* box =
+        new Box((blocked ? "✖ " : "? ") + q(words::sentence(m_session.quilt(), row)), blocked, parent);
+    const bool hasPlace = row.worst().piece || !row.worst().where.isEmpty();
+    if (hasPlace)
+        box->add("Show", "check.show", [this, row] {
+            m_session.pointAt(row.pieces(), {row.where(), row.spots()});
+        });
+    for (const auto how : row.fixes()) {
+        const auto count = row.with(how).size();
+        box->add(q(words::fixWords(how, count)), how == check::Fix::leaveSo ? "check.leave" : "check.fix",
+                 [this, row, how] { fix(row, how); });
+    }
+    return box;
 }
 
-void ChecksPanel::fix(const check::Finding& finding, check::Fix how) {
-    m_mending.start(QString::fromStdString(words::fixWords(how)).toLower(),
-                    [finding, how](const quilt::Quilt& quilt) { return mend::mended(quilt, finding, how); });
+QWidget* ChecksPanel::boxFor(const check::Row& row) {
+    auto* box = bareBox(row, m_list);
+    if (row.count() == 1) return box;
+    const bool unfolded = m_unfolded == check::rowOf(row.worst().kind);
+    box->add(unfolded ? "Together" : "One by one", "check.each",
+             [this, unfolded, kind = check::rowOf(row.worst().kind)] {
+                 m_unfolded = unfolded ? std::nullopt : std::optional(kind);
+                 m_most = firstShown;
+                 refresh();
+             });
+    if (!unfolded) return box;
+    for (std::size_t i = 0; i < std::min(m_most, row.count()); ++i) {
+        auto* one = bareBox({{row.findings[i]}}, box);
+        one->layout()->setContentsMargins(14, 2, 0, 6);
+        box->column()->addWidget(one);
+    }
+    if (m_most >= row.count()) return box;
+    auto* more =
+        named(new QPushButton(QString("Show %1 more").arg(std::min(firstShown, row.count() - m_most)), box),
+              "checks.more");
+    box->column()->addWidget(more);
+    connect(more, &QPushButton::clicked, this, [this] {
+        m_most += firstShown;
+        refresh();
+    });
+    return box;
+}
+
+QWidget* ChecksPanel::leftBox() {
+    const auto count = m_checker.left();
+    auto* box = new Box(count == 1 ? QString("1 doubt left as it is.")
+                                   : QString("%1 doubts left as they are.").arg(count),
+                        false, m_list);
+    box->add("Ask again", "check.again", [this] {
+        m_session.apply(edit::askAgain(m_session.quilt(), m_session.blockId()), "ask again");
+    });
+    return box;
+}
+
+void ChecksPanel::fix(const check::Row& row, check::Fix how) {
+    const auto all = row.with(how);
+    m_mending.start(q(words::fixWords(how, all.size())).toLower(),
+                    [all, how](const quilt::Quilt& quilt) { return mend::mended(quilt, all, how); });
 }
 
 } // namespace up::app

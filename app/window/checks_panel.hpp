@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Checks: what is wrong or doubtful, each with Show and, where possible, Fix.
+// Checks: what is wrong or doubtful, like things in one row, each with Show and what can be done about it; what
+// was left as it is.
 #pragma once
 
 #include "app/session/checker.hpp"
@@ -18,13 +19,16 @@ class ChecksPanel : public QFrame {
 public:
     ChecksPanel(Session& session, const Checker& checker, Mending& mending, QWidget* parent = nullptr);
 
-    /// More than these are shown when asked for: hundreds of rows take longer than a blink to build.
+    /// Of one row's, more are shown when asked for: hundreds of boxes take longer than a blink to build.
     static constexpr std::size_t firstShown = 20;
 
 private:
     void refresh();
-    [[nodiscard]] QWidget* rowFor(const check::Finding& finding);
-    void fix(const check::Finding& finding, check::Fix how);
+    class Box;
+    [[nodiscard]] Box* bareBox(const check::Row& row, QWidget* parent);
+    [[nodiscard]] QWidget* boxFor(const check::Row& row);
+    [[nodiscard]] QWidget* leftBox();
+    void fix(const check::Row& row, check::Fix how);
 
     Session& m_session;
     const Checker& m_checker;
@@ -33,8 +37,9 @@ private:
     QScrollArea* m_scroll;
     QWidget* m_list;
     QVBoxLayout* m_rows;
-    std::size_t m_most = firstShown; ///< so many are shown
-    BlockId m_of;                    ///< of that block
+    std::optional<check::Kind> m_unfolded; ///< that row's are shown one by one
+    std::size_t m_most = firstShown;       ///< so many of them
+    BlockId m_of;                          ///< of that block
 };
 
 } // namespace up::app

@@ -61,7 +61,10 @@ enum class Code : std::uint8_t {
     cannotUntie,   ///< interwoven pieces that meet in one place: {pieces}
     nothingToLine, ///< too small for a lining: {piece}
     stopped,       ///< {}
-    badUse,        ///< {what}
+    halfAnOrder,   ///< an order that does not name every piece of the block once: {}
+    overItself,    ///< a piece that is to lie over itself: {piece}
+    badOpacity,    ///< outside 0…1: {}
+    badUse,        ///< {what}: the command line's
 };
 
 struct Place {

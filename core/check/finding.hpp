@@ -1,54 +1,74 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// What is wrong or doubtful, as data. `words/sentences` says it.
+// What is wrong or doubtful, as data: a kind, what it is about, and what was measured. `words/finding_words`
+// says it.
 #pragma once
 
 #include "core/base/id.hpp"
+#include "core/base/names.hpp"
+#include "core/measure/length.hpp"
+#include "core/quilt/step.hpp"
 #include "core/shape/region.hpp"
 
 #include <cstdint>
 #include <optional>
-#include <string>
+#include <variant>
 #include <vector>
 
 namespace up::check {
 
 enum class Severity : std::uint8_t { blocked, doubtful };
+constexpr auto keysOf(Severity) {
+    return std::to_array<std::string_view>({"blocked", "doubtful"});
+}
 
+/// In the order of what it costs to ignore them: first what stops the work, then cloth cut the wrong way round,
+/// last what is only hard to sew. Beside each, what its sentence gets.
 enum class Kind : std::uint8_t {
+    // blocked
+    interwoven,     ///< each over the next: {pieces}
+    laidOutOfOrder, ///< something further on than what lies beneath it: {upper, lower, step}
+    larger,         ///< larger than the web: {piece, web}
+    webUsedUp,      ///< no room left on the web: {piece, web}
+    offCutGone,     ///< what pieces are laid out on is not in the stash any more: {pieces}
+    othersLaidOut,  ///< the layout has places for pieces that are not in the block: {block, how many}
+    // doubtful
+    cameReversed,    ///< its letters read backwards, but it is taken as seen: {block}
+    reversedTwice,   ///< taken for one that came reversed, but its letters read as seen: {block}
+    readsBackwards,  ///< a letter reads backwards from the front: {piece}
+    oneHand,         ///< looks like one of a pair, but is the same way round as the other: {piece, other}
+    marksToDraw,     ///< cut, marks not drawn, paper still on: {piece}
     outsideFinished, ///< reaches over the finished edge: {piece, how far}
     runsOffTooShort, ///< should run off the block but stops inside the seam allowance: {piece, how far short}
-    hiddenWholly,    ///< nothing of it shows: {piece}
-    larger,          ///< larger than the web: {piece, web}
-    webUsedUp,       ///< no room left on the web: {piece, web}
-    offCutGone,      ///< what pieces are laid out on is not in the stash any more: {pieces}
-    othersLaidOut,   ///< the layout has places for pieces that are not in the block: {block, how many}
-    marksToDraw,     ///< cut, marks not drawn, paper still on: {piece}
-    marksLost,       ///< paper off, marks not drawn: {piece}
-    laidOutOfOrder,  ///< something further on than what lies beneath it: {upper, lower, step}
-    thin,            ///< a part too thin to cut and stitch: {piece, its width, width needed}
-    oneHand,         ///< looks like one of a pair, but is the same way round as the other: {piece, other}
-    readsBackwards,  ///< a letter reads backwards from the front: {piece}
-    reversedTwice,   ///< taken for one that came reversed, but its letters read as seen: {block}
-    cameReversed,    ///< its letters read backwards, but it is taken as seen: {block}
     dottedShows,     ///< a dotted edge that nothing covers: {piece, how much of it}
-    noPieces,        ///< {}
-    peeks, ///< a sliver of the lower shows beside the upper: {lower, upper, how wide (empty: a thread), how
-           ///< long}
-    nearlyPeeks, ///< its edge lies just beneath the upper's: {lower, upper, how deep (empty: not at all), how
-                 ///< long}
-    reachesTooShort, ///< does not reach far enough under: {lower, upper, how far, how far is wanted}
-    merelyMeet,      ///< nothing reaches under: {lower, upper, how far is wanted}
-    manyMeet,        ///< the same of many pairs: {how many, how far is wanted}
-    interwoven,      ///< each over the next: {pieces}
-    shinesThrough,   ///< darker cloth beneath: {piece, what is beneath, how much of it}
-    stiff,           ///< many layers: {how many, area, area of web that windows free}
-    inTheSeamLine,   ///< ends at the finished edge, or almost: {piece}
-    unitBroken,      ///< its pieces do not lie one upon another: {pieces}
+    peeks,           ///< a sliver of the lower shows beside the upper: {lower, upper, width, length}
+    reachesTooShort, ///< far enough under another: {lower, upper, how far (0: they merely meet), how far is wanted}
+    thin,            ///< a part too thin to cut and stitch: {piece, its width, width needed}
+    shinesThrough, ///< darker cloth beneath: {piece, what is beneath (none: the background), how much of it}
+    inTheSeamLine, ///< ends at the finished edge, or almost: {piece}
+    nearlyPeeks,   ///< its edge lies just beneath the upper's: {lower, upper, depth, length}
+    unitBroken,    ///< its pieces do not lie one upon another: {piece}
+    hiddenWholly,  ///< nothing of it shows: {piece}
+    marksLost,     ///< paper off, marks not drawn: {piece}
+    stiff,         ///< many layers: {how many, area, area of web that windows free}
+    noPieces       ///< {block}
 };
+constexpr auto keysOf(Kind) {
+    return std::to_array<std::string_view>({"interwoven",      "laidOutOfOrder", "larger",
+                                            "webUsedUp",       "offCutGone",     "othersLaidOut",
+                                            "cameReversed",    "reversedTwice",  "readsBackwards",
+                                            "oneHand",         "marksToDraw",    "outsideFinished",
+                                            "runsOffTooShort", "dottedShows",    "peeks",
+                                            "reachesTooShort", "thin",           "shinesThrough",
+                                            "inTheSeamLine",   "nearlyPeeks",    "unitBroken",
+                                            "hiddenWholly",    "marksLost",      "stiff",
+                                            "noPieces"});
+}
+[[nodiscard]] constexpr Severity severityOf(Kind kind) {
+    return kind <= Kind::othersLaidOut ? Severity::blocked : Severity::doubtful;
+}
 
 /// What *Fix* would do, by name; `core/mend` does it.
 enum class Fix : std::uint8_t {
-    none,
     moveInside,
     markRunsOff,
     mirror,
@@ -57,28 +77,56 @@ enum class Fix : std::uint8_t {
     widenUpper, ///< the upper piece is made wider there
     nudgeUpper, ///< the upper piece is moved over it
     tuck,       ///< the lower piece grows beneath the upper
-    tuckAll,    ///< so do all that merely meet
     untie,      ///< one of them is cut in two
     line,       ///< it gets a lining
     cutAway,    ///< what lies behind is cut away after stitching
-    accept,     ///< it may be seen
     windows,    ///< windows are cut in the web
     carryOn,    ///< it runs off the block
     noUnit,     ///< the pieces are no unit any more
     leaveOut,   ///< the piece is taken out of the block
-    bringUp     ///< it goes over all that lies on it
+    bringUp,    ///< it goes over all that lies on it
+    leaveSo     ///< it was looked at and may be; every doubtful finding has it last
 };
+constexpr auto keysOf(Fix) {
+    return std::to_array<std::string_view>(
+        {"moveInside", "markRunsOff", "mirror", "otherSide", "trimLower", "widenUpper", "nudgeUpper", "tuck",
+         "untie", "line", "cutAway", "windows", "carryOn", "noUnit", "leaveOut", "bringUp", "leaveSo"});
+}
+
+/// A length that is told apart from others by less than a sixteenth: said to 1/32 in.
+struct Fine {
+    measure::Length length;
+    bool operator==(const Fine&) const = default;
+};
+struct Area {
+    double mm2 = 0;
+    bool operator==(const Area&) const = default;
+};
+/// Of a whole, 0…1.
+struct Share {
+    double part = 0;
+    bool operator==(const Share&) const = default;
+};
+struct Count {
+    std::size_t number = 0;
+    bool operator==(const Count&) const = default;
+};
+
+/// What a sentence speaks of. Names and numbers are looked up when it is said.
+using Arg = std::variant<PieceId, std::vector<PieceId>, BlockId, WebId, quilt::Step, measure::Length, Fine,
+                         Area, Share, Count>;
 
 struct Finding {
     Kind kind;
-    Severity severity;
     BlockId block;
-    PieceId piece;
-    std::vector<std::string> args;
-    std::optional<shape::Point> spot; ///< on the block, mm
-    std::vector<Fix> fixes{};         ///< the best first
-    PieceId other{};                  ///< the upper of two, or the one beneath
-    shape::Region where{};            ///< on the block, if there is a place to show
+    PieceId piece{}; ///< none: it is about the block
+    PieceId other{}; ///< the upper of two, or the one beneath
+    std::vector<Arg> args{};
+    double weight = 0;                  ///< how bad, among those of its kind
+    std::optional<shape::Point> spot{}; ///< on the block, mm
+    shape::Region where{};              ///< on the block, if there is a place to show
+    std::vector<Fix> fixes{};           ///< the best first
+    [[nodiscard]] Severity severity() const { return severityOf(kind); }
 };
 
 } // namespace up::check

@@ -67,6 +67,8 @@ Edited removePiece(const Quilt& quilt, BlockId blockId, PieceId id) {
                 std::erase_if(block.layout->unplaced, [&](const auto& u) { return u.piece == piece.id; });
             std::erase_if(block.over,
                           [&](const auto& o) { return o.upper == piece.id || o.lower == piece.id; });
+            std::erase_if(block.leftSo,
+                          [&](const auto& l) { return l.piece == piece.id || l.other == piece.id; });
             std::erase_if(block.pieces, [&](const Piece& p) { return p.id == piece.id; });
         }
     });

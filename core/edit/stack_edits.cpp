@@ -42,7 +42,7 @@ Edited reorder(const Quilt& quilt, BlockId id, const std::vector<PieceId>& order
         if (const auto* found = find(known->pieces, piece); found && !find(pieces, piece))
             pieces.push_back(*found);
     if (pieces.size() != known->pieces.size() || order.size() != pieces.size())
-        return failure(Code::badUse, {"An order must name every piece of the block once."});
+        return failure(Code::halfAnOrder);
     return changeBlock(quilt, id, [&](Quilt&, Block& block) { block.pieces = std::move(pieces); });
 }
 
@@ -60,7 +60,7 @@ Edited setOvers(const Quilt& quilt, BlockId id, std::vector<Over> over) {
     for (const auto& pair : over) {
         for (const PieceId piece : {pair.upper, pair.lower})
             if (!find(known->pieces, piece)) return failure(Code::noSuchPiece, {std::to_string(piece.value)});
-        if (pair.upper == pair.lower) return failure(Code::badUse, {"A piece cannot lie over itself."});
+        if (pair.upper == pair.lower) return failure(Code::overItself, {std::to_string(pair.upper.value)});
     }
     return changeBlock(quilt, id, [&](Quilt&, Block& block) { block.over = std::move(over); });
 }
@@ -116,14 +116,13 @@ Edited setOpacity(const Quilt& quilt, FabricId id, double opacity) {
     Quilt out = quilt;
     auto* fabric = find(out.fabrics, id);
     if (!fabric) return failure(Code::noSuchFabric, {std::to_string(id.value)});
-    if (!(opacity >= 0 && opacity <= 1))
-        return failure(Code::badUse, {"How much light a fabric holds back is between 0 and 100 %."});
+    if (!(opacity >= 0 && opacity <= 1)) return failure(Code::badOpacity);
     fabric->opacity = opacity;
     return out;
 }
 
 Edited putFabric(const Quilt& quilt, const quilt::Fabric& fabric) {
-    if (fabric.name.empty()) return failure(Code::badUse, {"A fabric needs a name."});
+    if (fabric.name.empty()) return failure(Code::badName, {fabric.name});
     return setOpacity(quilt, fabric.id, fabric.opacity).map([&](Quilt&& out) {
         the(out.fabrics, fabric.id) = fabric;
         return std::move(out);
@@ -149,6 +148,23 @@ Edited setUnit(const Quilt& quilt, BlockId id, const std::vector<PieceId>& piece
             unit = std::max(unit, piece.unit);
     return changePieces(quilt, id, pieces,
                         [&](Block&, Piece& piece) { piece.unit = together ? unit + 1 : 0; });
+}
+
+Edited leaveSo(const Quilt& quilt, BlockId id, const std::vector<quilt::LeftSo>& doubts) {
+    return changeBlock(quilt, id, [&](Quilt&, Block& block) {
+        const auto isTheSame = [](const quilt::LeftSo& a, const quilt::LeftSo& b) {
+            return a.doubt == b.doubt && a.piece == b.piece && a.other == b.other;
+        };
+        std::erase_if(block.leftSo, [&](const quilt::LeftSo& old) {
+            return std::any_of(doubts.begin(), doubts.end(),
+                               [&](const quilt::LeftSo& now) { return isTheSame(old, now); });
+        });
+        block.leftSo.insert(block.leftSo.end(), doubts.begin(), doubts.end());
+    });
+}
+
+Edited askAgain(const Quilt& quilt, BlockId id) {
+    return changeBlock(quilt, id, [](Quilt&, Block& block) { block.leftSo.clear(); });
 }
 
 Edited setLocked(const Quilt& quilt, BlockId id, const std::vector<PieceId>& pieces, bool locked) {

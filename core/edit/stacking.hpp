@@ -7,12 +7,12 @@
 
 namespace up::edit {
 
-/// Bottom first; `order` names every piece of the block once. Errors: Code::badUse otherwise.
+/// Bottom first; `order` names every piece of the block once. Errors: Code::halfAnOrder otherwise.
 [[nodiscard]] Edited reorder(const Quilt& quilt, BlockId block, const std::vector<PieceId>& order);
 
 /// "`upper` goes over `lower`", without changing the order: what was said of the two before is dropped.
 [[nodiscard]] Edited setOver(const Quilt& quilt, BlockId block, PieceId upper, PieceId lower);
-/// All that is said of the block's pieces. Errors: Code::badUse for a piece over itself.
+/// All that is said of the block's pieces. Errors: Code::overItself.
 [[nodiscard]] Edited setOvers(const Quilt& quilt, BlockId block, std::vector<quilt::Over> over);
 /// Nothing is said of the two any more.
 [[nodiscard]] Edited dropOver(const Quilt& quilt, BlockId block, PieceId one, PieceId other);
@@ -28,10 +28,10 @@ namespace up::edit {
 [[nodiscard]] const quilt::Piece* liningOf(const quilt::Block& block, PieceId piece);
 
 [[nodiscard]] Edited setShine(const Quilt& quilt, BlockId block, PieceId piece, quilt::Shine shine);
-/// 0…1. Errors: Code::badUse outside.
+/// 0…1. Errors: Code::badOpacity outside.
 [[nodiscard]] Edited setOpacity(const Quilt& quilt, FabricId fabric, double opacity);
-/// The fabric of that id: name, colour, print and opacity. Errors: Code::badUse as setOpacity, and for a name
-/// of nothing.
+/// The fabric of that id: name, colour, print and opacity. Errors: as setOpacity; Code::badName for a
+/// name of nothing.
 [[nodiscard]] Edited putFabric(const Quilt& quilt, const quilt::Fabric& fabric);
 /// Errors: Code::absurdSize outside 1/32…1 in.
 [[nodiscard]] Edited setUnderlap(const Quilt& quilt, BlockId block, Length underlap);
@@ -41,6 +41,11 @@ namespace up::edit {
 /// brings its pieces together first.
 [[nodiscard]] Edited setUnit(const Quilt& quilt, BlockId block, const std::vector<PieceId>& pieces,
                              bool together);
+
+/// Doubts that were looked at and left as they are; older words about the same are replaced.
+[[nodiscard]] Edited leaveSo(const Quilt& quilt, BlockId block, const std::vector<quilt::LeftSo>& doubts);
+/// Whatever was left as it is is asked about again.
+[[nodiscard]] Edited askAgain(const Quilt& quilt, BlockId block);
 
 [[nodiscard]] Edited setLocked(const Quilt& quilt, BlockId block, const std::vector<PieceId>& pieces,
                                bool locked);

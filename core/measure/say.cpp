@@ -144,6 +144,11 @@ std::string say(Length length, System system) {
     return system == System::inches ? sayInches(length) : sayMetric(length);
 }
 
+std::string sayArea(double mm2, System system) {
+    return system == System::inches ? plainNumber(mm2 / (25.4 * 25.4), 1) + " sq in"
+                                    : plainNumber(mm2 / 100, 1) + " cm²";
+}
+
 std::string saySize(Length width, Length height, System system) {
     if (system == System::inches) return fraction(width) + " × " + fraction(height) + " in";
     return plainNumber(width.mm() / 10, 1) + " × " + plainNumber(height.mm() / 10, 1) + " cm";

@@ -41,6 +41,8 @@ struct Size {
 [[nodiscard]] std::string sayMetric(Length length);
 
 [[nodiscard]] std::string say(Length length, System system);
+/// "2.5 sq in", "16 cm²": to a tenth.
+[[nodiscard]] std::string sayArea(double mm2, System system);
 
 /// "9 × 9 in" (or metric): two sides with one unit, without scant or generous.
 [[nodiscard]] std::string saySize(Length width, Length height, System system);

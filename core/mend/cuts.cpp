@@ -5,7 +5,7 @@
 #include "core/mend/reshaping.hpp"
 #include "core/plan/block/doubts.hpp"
 #include "core/plan/block/shine_plan.hpp"
-#include "core/plan/check/stack_checks.hpp"
+#include "core/plan/check/check_plan.hpp"
 #include "core/stack/knots.hpp"
 
 #include <algorithm>

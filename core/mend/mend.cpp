@@ -53,7 +53,6 @@ Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
     const auto block = finding.block;
     const auto piece = finding.piece;
     switch (fix) {
-    case Fix::none: return quilt;
     case Fix::markRunsOff: return edit::setRunsOff(quilt, block, piece, true);
     case Fix::mirror: return edit::mirrorPiece(quilt, block, piece);
     case Fix::moveInside: return movedInside(quilt, block, piece);
@@ -65,18 +64,43 @@ Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
     case Fix::widenUpper:
     case Fix::nudgeUpper: return unpeeked(quilt, finding, fix);
     case Fix::tuck: return tuckedUnder(quilt, block, piece, finding.other);
-    case Fix::tuckAll: return tuckedUnder(quilt, block, plan::Below::drawn);
     case Fix::untie: return untied(quilt, block, piece);
     case Fix::line: return lined(quilt, block, piece);
     case Fix::cutAway: return edit::setShine(quilt, block, piece, quilt::Shine::cutAway);
-    case Fix::accept: return edit::setShine(quilt, block, piece, quilt::Shine::accepted);
     case Fix::windows: return edit::setSchool(quilt, block, quilt::School::windowed);
     case Fix::carryOn: return runOff(quilt, block, piece);
     case Fix::noUnit: return dissolved(quilt, block, piece);
     case Fix::leaveOut: return edit::removePiece(quilt, block, piece);
     case Fix::bringUp: return broughtUp(quilt, block, piece);
+    case Fix::leaveSo: return edit::leaveSo(quilt, block, {plan::leftSo(finding)});
     }
     return quilt;
+}
+
+Edited mended(const Quilt& quilt, const std::vector<Finding>& findings, Fix fix) {
+    if (findings.empty()) return quilt;
+    if (fix == Fix::leaveSo) {
+        std::vector<quilt::LeftSo> all;
+        for (const auto& finding : findings)
+            all.push_back(plan::leftSo(finding));
+        return edit::leaveSo(quilt, findings.front().block, all);
+    }
+    if (fix == Fix::tuck && findings.size() > manyBorders)
+        return tuckedUnder(quilt, findings.front().block, plan::Below::drawn);
+    Quilt out = quilt;
+    std::optional<Error> first;
+    std::size_t done = 0;
+    for (const auto& finding : findings) {
+        auto next = mended(out, finding, fix);
+        if (next) {
+            out = std::move(*next);
+            ++done;
+        } else if (!first) {
+            first = next.error();
+        }
+    }
+    if (done == 0 && first) return tl::unexpected(*first);
+    return out;
 }
 
 Edited putOver(const Quilt& quilt, BlockId id, PieceId upper, PieceId lower) {

@@ -11,9 +11,14 @@ namespace up::mend {
 using edit::Edited;
 using quilt::Quilt;
 
-/// The quilt with that fix of the finding done; the same quilt for Fix::none and when the finding is gone.
-/// Errors: as the edits'.
+/// The quilt with that fix of the finding done; the same quilt when the finding is gone. Errors: as the
+/// edits'.
 [[nodiscard]] Edited mended(const Quilt& quilt, const check::Finding& finding, check::Fix fix);
+/// The fix of all of them, one after the other; those for which it cannot be done stay. Errors: of the first,
+/// when it can be done for none.
+[[nodiscard]] Edited mended(const Quilt& quilt, const std::vector<check::Finding>& findings, check::Fix fix);
+/// More borders without underlap than this are tucked under all at once, in a new order.
+inline constexpr std::size_t manyBorders = 3;
 
 /// The block's pieces ordered as planUnderlap says and grown beneath each other by its underlap; pieces that
 /// are fused stay as they are. What shows stays as it is.

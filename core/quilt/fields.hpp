@@ -205,6 +205,12 @@ constexpr auto fieldsOf(Of<Over>) {
     return std::tuple{always("upper", &Over::upper).from(1), always("lower", &Over::lower).from(1)};
 }
 
+constexpr auto fieldsOf(Of<LeftSo>) {
+    using T = LeftSo;
+    return std::tuple{always("doubt", &T::doubt), unlessUsual("piece", &T::piece),
+                      unlessUsual("other", &T::other), unlessUsual("measures", &T::measures)};
+}
+
 constexpr auto fieldsOf(Of<Block>) {
     using T = Block;
     return std::tuple{ownId(&T::id),
@@ -222,7 +228,8 @@ constexpr auto fieldsOf(Of<Block>) {
                       unlessUsual("school", &T::school),
                       unlessUsual("ground", &T::ground),
                       unlessUsual("over", &T::over),
-                      unlessUsual("underlap", &T::underlap).within(0.1, 100)};
+                      unlessUsual("underlap", &T::underlap).within(0.1, 100),
+                      unlessUsual("leftSo", &T::leftSo)};
 }
 
 constexpr auto fieldsOf(Of<LogEntry>) {

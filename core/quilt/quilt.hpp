@@ -238,6 +238,14 @@ struct Over {
     bool operator==(const Over&) const = default;
 };
 
+/// A doubt that was looked at and left as it is. It is raised again when what it measures has changed.
+struct LeftSo {
+    std::string doubt;            ///< the stable name of its kind: "thin"
+    PieceId piece, other;         ///< none: it is about the block
+    std::vector<double> measures; ///< as they were
+    bool operator==(const LeftSo&) const = default;
+};
+
 struct Block {
     BlockId id;
     std::string name;
@@ -255,6 +263,7 @@ struct Block {
     Ground ground{};
     std::vector<Over> over{};                 ///< where the order of the pieces does not say it
     Length underlap = Length::ofInches(1, 4); ///< so far lower pieces reach beneath upper ones
+    std::vector<LeftSo> leftSo{};
     bool operator==(const Block&) const;
 };
 

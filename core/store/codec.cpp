@@ -40,6 +40,10 @@ void fromJson(const Node& node, Bounds, Colour& out) {
     out = *colour;
 }
 
+void fromJson(const Node& node, Bounds, std::vector<double>& out) {
+    for (const auto& number : node.items())
+        out.push_back(number.number(-1e9, 1e9));
+}
 void fromJson(const Node& node, Bounds, shape::Rings& out) {
     for (const auto& ring : node.items()) {
         out.emplace_back();
@@ -123,6 +127,9 @@ Json toJson(std::int64_t time) {
 }
 Json toJson(double number) {
     return number;
+}
+Json toJson(const std::vector<double>& numbers) {
+    return numbers;
 }
 Json toJson(measure::Length length) {
     return length.mm();

@@ -232,10 +232,10 @@ TEST_F(Path, APieceLargerThanTheWebIsNamed) {
     layOut();
     EXPECT_EQ(block().layout->unplaced.size(), 2U); // roundel and inner disc
     EXPECT_SOON(!window().checker().isBusy(), 5000);
-    const auto& findings = window().checker().findings();
-    EXPECT_EQ(std::count_if(findings.begin(), findings.end(),
-                            [](const auto& f) { return f.kind == check::Kind::larger; }),
-              2);
+    const auto& rows = window().checker().rows();
+    ASSERT_FALSE(rows.empty());
+    EXPECT_EQ(rows[0].worst().kind, check::Kind::larger);
+    EXPECT_EQ(rows[0].count(), 2U);
 }
 
 TEST_F(Path, SheetsAreWrittenFromTheWindow) {

@@ -118,20 +118,38 @@ TEST_F(StackHand, AFindingIsShownAndPutRight) {
     const auto after = boundsOf(quilt::placed(*quilt::find(block().pieces, named("cabin"))));
     EXPECT_LT(after.top, before.top - 2);
     EXPECT_SOON(!window().checker().isBusy(), 5000);
-    for (const auto& finding : window().checker().findings())
-        EXPECT_NE(finding.kind, check::Kind::reachesTooShort);
+    for (const auto& row : window().checker().rows())
+        EXPECT_NE(row.worst().kind, check::Kind::reachesTooShort);
 }
 
 TEST_F(StackHand, ShowPointsAtThePlace) {
     choose("Narrowboat", View::lay);
     EXPECT_SOON(!window().checker().isBusy(), 5000);
-    for (const auto& finding : window().checker().findings())
-        if (finding.kind == check::Kind::shinesThrough)
-            session().pointAt(finding.piece, finding.where, finding.spot);
+    for (const auto& row : window().checker().rows())
+        if (row.worst().kind == check::Kind::shinesThrough)
+            session().pointAt(row.pieces(), {row.where(), row.spots()});
     EXPECT_EQ(session().piece()->id, named("name panel"));
     EXPECT_FALSE(session().pointed().where.isEmpty());
     session().choosePiece(named("hull"));
     EXPECT_TRUE(session().pointed().where.isEmpty()) << "until something else is looked at";
+}
+
+TEST_F(StackHand, ADoubtIsLeftAndAskedAboutAgain) {
+    choose("Narrowboat", View::lay);
+    EXPECT_SOON(!window().checker().isBusy(), 5000);
+    const auto rows = window().checker().rows().size();
+    const auto left = window().checker().left();
+    click("check.leave");
+    awaitMending();
+    EXPECT_SOON(!window().checker().isBusy() && window().checker().rows().size() == rows - 1, 5000);
+    EXPECT_GT(window().checker().left(), left);
+    session().undo();
+    EXPECT_SOON(!window().checker().isBusy() && window().checker().rows().size() == rows, 5000);
+    session().redo();
+    EXPECT_SOON(!window().checker().isBusy() && window().checker().left() > left, 5000);
+    click("check.again");
+    EXPECT_SOON(!window().checker().isBusy() && window().checker().left() == 0, 5000);
+    EXPECT_GE(window().checker().rows().size(), rows);
 }
 
 TEST_F(StackHand, ALiningIsMadeFromTheMenu) {

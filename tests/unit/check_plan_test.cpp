@@ -1,7 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/check/check_plan.hpp"
+
+#include "core/check/rows.hpp"
+#include "core/edit/shapes.hpp"
+#include "core/edit/stacking.hpp"
 #include "tests/support/shapes.hpp"
-#include "words/sentences.hpp"
+#include "words/finding_words.hpp"
 
 #include <gtest/gtest.h>
 
@@ -15,13 +19,13 @@ using test::must;
 using test::square;
 
 std::vector<check::Finding> findings(const Quilt& quilt) {
-    return checkQuilt(quilt);
+    return checkQuilt(quilt).open;
 }
 
-const check::Finding* found(const std::vector<check::Finding>& all, Kind kind) {
+std::optional<check::Finding> found(const std::vector<check::Finding>& all, Kind kind) {
     for (const auto& finding : all)
-        if (finding.kind == kind) return &finding;
-    return nullptr;
+        if (finding.kind == kind) return finding;
+    return std::nullopt;
 }
 
 TEST(CheckQuilt, IsQuietAboutAGoodBlock) {
@@ -33,10 +37,11 @@ TEST(CheckQuilt, FlagsWhatReachesIntoTheSeamAllowance) {
     quilt = must(edit::movePiece(quilt, quilt.blocks[0].id, quilt.blocks[0].pieces[0].id,
                                  measure::Length::ofMm(-104), measure::Length()));
     const auto all = findings(quilt);
-    const auto* finding = found(all, Kind::outsideFinished);
+    const auto finding = found(all, Kind::outsideFinished);
     ASSERT_TRUE(finding);
-    EXPECT_EQ(finding->fixes, (std::vector{check::Fix::moveInside, check::Fix::markRunsOff}));
-    EXPECT_NE(words::sentence(*finding).find("1 top"), std::string::npos);
+    EXPECT_EQ(finding->fixes,
+              (std::vector{check::Fix::moveInside, check::Fix::markRunsOff, check::Fix::leaveSo}));
+    EXPECT_NE(words::sentence(quilt, *finding).find("1 top"), std::string::npos);
     quilt = must(edit::setRunsOff(quilt, quilt.blocks[0].id, quilt.blocks[0].pieces[0].id, true));
     EXPECT_FALSE(found(findings(quilt), Kind::outsideFinished)) << "on purpose";
 }
@@ -76,10 +81,10 @@ TEST(CheckQuilt, FlagsAnUpperPieceStitchedBeforeTheLowerOne) {
     auto quilt = test::quiltOf({{"base", square(40, 40, 80)}, {"top", square(60, 60, 30)}});
     quilt.blocks[0].pieces[1].work.step = Step::stitched;
     const auto all = findings(quilt);
-    const auto* finding = found(all, Kind::laidOutOfOrder);
+    const auto finding = found(all, Kind::laidOutOfOrder);
     ASSERT_TRUE(finding);
-    EXPECT_EQ(finding->severity, check::Severity::blocked);
-    EXPECT_EQ(finding, &all.front()) << "the serious ones come first";
+    EXPECT_EQ(finding->severity(), check::Severity::blocked);
+    EXPECT_EQ(all.front().kind, Kind::laidOutOfOrder) << "the serious ones come first";
 }
 
 TEST(CheckQuilt, NamesWhatTheWebCouldNotTake) {
@@ -87,9 +92,61 @@ TEST(CheckQuilt, NamesWhatTheWebCouldNotTake) {
     quilt.blocks[0].layout =
         quilt::Layout{quilt.webs[0].id, {}, {{quilt.blocks[0].pieces[0].id, quilt::WhyNot::largerThanSheet}}};
     const auto all = findings(quilt);
-    const auto* finding = found(all, Kind::larger);
+    const auto finding = found(all, Kind::larger);
     ASSERT_TRUE(finding);
-    EXPECT_NE(words::sentence(*finding).find(quilt.webs[0].name), std::string::npos);
+    EXPECT_NE(words::sentence(quilt, *finding).find(quilt.webs[0].name), std::string::npos);
+}
+
+/// What the finding says changes: it is another doubt. Else it stays settled.
+TEST(CheckQuilt, DoesNotAskAgainUntilItChanges) {
+    const shape::Ring leg{{50, 50}, {51.5, 50}, {51.5, 110}, {50, 110}};
+    const auto asked = test::quiltOf({{"leg", leg}, {"other", square(100, 100, 40)}});
+    const auto block = asked.blocks[0].id;
+    const auto doubt = *found(findings(asked), Kind::thin);
+    EXPECT_EQ(doubt.fixes.back(), check::Fix::leaveSo);
+    const auto left = must(edit::leaveSo(asked, block, {leftSo(doubt)}));
+    EXPECT_FALSE(found(findings(left), Kind::thin));
+    ASSERT_EQ(checkQuilt(left).left.size(), 1U);
+    EXPECT_EQ(checkQuilt(left).left[0].kind, Kind::thin);
+    const auto leg1 = left.blocks[0].pieces[0].id;
+    const auto moved = must(edit::movePieces(left, block, {{leg1, {20, 30}}}));
+    EXPECT_FALSE(found(findings(moved), Kind::thin)) << "it is as thin as it was";
+    const auto thinner = must(edit::scalePiece(moved, block, leg1, 0.7));
+    EXPECT_TRUE(found(findings(thinner), Kind::thin)) << "that is another thing";
+    EXPECT_TRUE(found(findings(must(edit::askAgain(left, block))), Kind::thin));
+    const auto gone = must(edit::removePiece(left, block, leg1));
+    EXPECT_TRUE(gone.blocks[0].leftSo.empty());
+}
+
+TEST(CheckQuilt, LetsOnlyDoubtsBeLeft) {
+    auto quilt = test::quiltOf({{"base", square(40, 40, 80)}, {"top", square(60, 60, 30)}});
+    quilt.blocks[0].pieces[1].work.step = Step::stitched;
+    for (const auto& finding : findings(quilt)) {
+        const bool may =
+            std::find(finding.fixes.begin(), finding.fixes.end(), check::Fix::leaveSo) != finding.fixes.end();
+        EXPECT_EQ(may, finding.severity() == check::Severity::doubtful) << keyOf(finding.kind);
+    }
+}
+
+TEST(Rows, PutLikeThingsTogetherTheWorstFirst) {
+    const auto leg = [](double x, double wide) {
+        return shape::Ring{{x, 50}, {x + wide, 50}, {x + wide, 110}, {x, 110}};
+    };
+    auto quilt = test::quiltOf(
+        {{"a", leg(30, 1.4)}, {"b", leg(60, 0.8)}, {"c", leg(90, 1.2)}, {"out", square(200, 40, 50)}});
+    quilt.blocks[0].pieces[3].runsOff = false;
+    const auto rows = check::rowsOf(findings(quilt));
+    ASSERT_EQ(rows.size(), 2U);
+    EXPECT_EQ(rows[0].worst().kind, Kind::outsideFinished) << "the dearer one";
+    ASSERT_EQ(rows[1].count(), 3U);
+    EXPECT_EQ(rows[1].worst().piece, quilt.blocks[0].pieces[1].id);
+    EXPECT_EQ(rows[1].pieces().size(), 3U);
+    EXPECT_EQ(rows[1].spots().size(), 3U);
+    const auto says = words::sentence(quilt, rows[1]);
+    EXPECT_NE(says.find("3 pieces"), std::string::npos) << says;
+    EXPECT_NE(says.find("2 b"), std::string::npos) << says;
+    EXPECT_EQ(rows[1].fixes(), std::vector{check::Fix::leaveSo});
+    EXPECT_EQ(words::fixWords(check::Fix::leaveSo, 3), "Leave all 3 so");
 }
 
 TEST(MoveInside, TakesTheShortestWayAndGivesUpOnWhatIsTooLarge) {

@@ -45,7 +45,8 @@ public:
     template<class T> void fill(std::optional<T>& out, double least, double most) {
         fill(out.emplace(), least, most);
     }
-    template<class T> void fill(std::vector<T>& out, double, double) { fill(out.emplace_back()); }
+    template<Listed T> void fill(std::vector<T>& out, double, double) { fill(out.emplace_back()); }
+    void fill(std::vector<double>& out, double, double) { out = {inside(0, 10)}; }
     template<class T> void fill(SharedList<T>& out, double, double) {
         T item{};
         fill(item);
@@ -170,6 +171,7 @@ TEST(Fields, TheSchemaDescribesThemAll) {
     expectDescribed<Block>(schema, defs + "block");
     expectDescribed<EdgeStitch>(schema, defs + "block/properties/edge");
     expectDescribed<Over>(schema, defs + "block/properties/over/items");
+    expectDescribed<LeftSo>(schema, defs + "block/properties/leftSo/items");
     expectDescribed<Layout>(schema, layout);
     expectDescribed<Traced>(schema, layout + "/properties/traced/items");
     expectDescribed<Unplaced>(schema, layout + "/properties/unplaced/items");

@@ -160,7 +160,7 @@ TEST(SetOvers, NobodyLiesOverItself) {
     const auto id = blockOf(quilt).pieces[0].id;
     const auto after = edit::setOvers(quilt, blockOf(quilt).id, {{id, id}});
     ASSERT_FALSE(after);
-    EXPECT_EQ(after.error().code, Code::badUse);
+    EXPECT_EQ(after.error().code, Code::overItself);
 }
 
 TEST(PutFabric, KeepsAllThatIsSaidOfIt) {

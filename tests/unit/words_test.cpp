@@ -3,6 +3,9 @@
 #include "words/now_words.hpp"
 #include "words/sentences.hpp"
 
+#include "words/finding_words.hpp"
+#include "words/translated.hpp"
+
 #include <gtest/gtest.h>
 #include <set>
 
@@ -26,10 +29,21 @@ TEST(Sentence, IsThereForEveryCode) {
 }
 
 TEST(Sentence, IsThereForEveryFinding) {
+    const auto quilt = test::smallQuilt();
+    const auto piece = [&](std::size_t i) { return quilt.blocks[0].pieces.at(i).id; };
     for (const auto kind : every<check::Kind>()) {
-        const check::Finding finding{
-            kind, check::Severity::doubtful, {}, {}, {"3 hull", "4 roof", "stitched", "2 in"}, {}};
-        expectSentence(sentence(finding));
+        check::Finding finding;
+        finding.kind = kind;
+        finding.block = quilt.blocks[0].id;
+        const auto inch = measure::Length::ofInches(1, 1);
+        finding.args = {piece(0), piece(1), inch, inch};
+        expectSentence(sentence(quilt, finding));
+        expectSentence(sentence(quilt, check::Row{{finding, finding}}));
+        using check::Kind;
+        const std::set ofTheBlock{Kind::othersLaidOut, Kind::cameReversed, Kind::reversedTwice, Kind::stiff,
+                                  Kind::noPieces}; // there is one of these at most
+        if (ofTheBlock.contains(kind)) continue;
+        EXPECT_NE(sentence(quilt, finding), sentence(quilt, check::Row{{finding, finding}})) << keyOf(kind);
     }
 }
 

@@ -1,0 +1,21 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What is too thin to be cut and stitched.
+#include "core/plan/check/looking.hpp"
+
+namespace up::plan {
+
+void checkShapes(Looking& look) {
+    using measure::Length;
+    const auto needed = leastWidth(look.block.edge);
+    for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
+        const auto& thin = look.judged.pieces[i].thin;
+        if (thin.empty()) continue;
+        const auto& worst = thin.front().narrowest;
+        auto& finding =
+            look.add(check::Kind::thin, i, {check::Fine{Length::ofMm(worst.width)}, check::Fine{needed}});
+        finding.spot = worst.middle;
+        finding.weight = needed.mm() - worst.width;
+    }
+}
+
+} // namespace up::plan

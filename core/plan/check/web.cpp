@@ -1,0 +1,47 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The layout against web, off-cuts and pieces as they are now.
+#include "core/plan/check/looking.hpp"
+
+#include <map>
+
+namespace up::plan {
+namespace {
+
+using check::Kind;
+
+void places(Looking& look, const quilt::Layout& layout) {
+    for (const auto& unplaced : layout.unplaced) {
+        const int number = quilt::numberOf(look.block, unplaced.piece);
+        if (number == 0) continue;
+        const bool larger = unplaced.reason == quilt::WhyNot::largerThanSheet;
+        look.add(larger ? Kind::larger : Kind::webUsedUp, static_cast<std::size_t>(number) - 1, {layout.web});
+    }
+}
+
+/// What lies there was there when the block was laid out.
+void sheets(Looking& look, const quilt::Layout& layout) {
+    std::size_t strangers = 0;
+    std::map<int, std::vector<PieceId>> lost; // by sheet
+    for (const auto& traced : layout.traced) {
+        const auto* piece = find(look.block.pieces, traced.piece);
+        const auto sheet = sheetOf(layout, traced.sheet);
+        if (!piece)
+            ++strangers;
+        else if (sheet.offCut && !sheet.putAway && piece->work.step == quilt::Step::toTrace &&
+                 !find(look.quilt.offCuts, sheet.offCut))
+            lost[traced.sheet].push_back(traced.piece);
+    }
+    if (strangers > 0) look.addOfBlock(Kind::othersLaidOut, {look.block.id, check::Count{strangers}});
+    for (const auto& [sheet, pieces] : lost)
+        look.addOfBlock(Kind::offCutGone, {pieces}).piece = pieces.front();
+}
+
+} // namespace
+
+void checkWeb(Looking& look) {
+    if (!look.block.layout) return;
+    places(look, *look.block.layout);
+    sheets(look, *look.block.layout);
+}
+
+} // namespace up::plan
