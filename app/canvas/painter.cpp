@@ -153,7 +153,7 @@ QPixmap flagPicture(const sheet::Flag& flag, double scale, const QPainter& paint
     inner.translate(-box.topLeft());
     inner.setFont(fontOf(painter, cloth.height() * 0.76, true));
     inner.setBrush(look::q(flag.colour));
-    inner.setPen(QPen(luminance(flag.colour) < 0.2 ? Qt::white : look::q(look::ink), 1.2));
+    inner.setPen(QPen(look::q(look::inkOn(flag.colour)), 1.2));
     inner.drawPolygon(outline);
     inner.drawText(cloth, Qt::AlignCenter, QString::fromStdString(flag.label));
     QPixmapCache::insert(key, out);
@@ -164,6 +164,16 @@ QPixmap flagPicture(const sheet::Flag& flag, double scale, const QPainter& paint
 
 QTransform toQt(const shape::Transform& t) {
     return {t.a, t.b, t.c, t.d, t.e, t.f};
+}
+
+QTransform fitted(const QRectF& area, const QRectF& room) {
+    constexpr double least = 1e-3; // mm
+    const double scale = std::min(room.width() / std::max(area.width(), least),
+                                  room.height() / std::max(area.height(), least));
+    const double by = area.isEmpty() ? 1 : std::max(scale, 1e-6);
+    return QTransform::fromTranslate(room.center().x(), room.center().y())
+        .scale(by, by)
+        .translate(-area.center().x(), -area.center().y());
 }
 
 QPainterPath pathOf(const std::vector<shape::Contour>& contours) {

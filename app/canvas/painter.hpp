@@ -13,6 +13,8 @@ namespace up::app {
 
 [[nodiscard]] QTransform toQt(const shape::Transform& t);
 [[nodiscard]] QPainterPath pathOf(const std::vector<shape::Contour>& contours);
+/// `area` as large as it goes in the middle of `room`, its shape kept; an area of nothing is only moved there.
+[[nodiscard]] QTransform fitted(const QRectF& area, const QRectF& room);
 
 /// Paints the layer's shapes and words; `page` maps the page's millimetres to pixels.
 void paintLayer(QPainter& painter, const sheet::Layer& layer, const QTransform& page);

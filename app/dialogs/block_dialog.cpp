@@ -40,7 +40,7 @@ std::vector<sheet::Layer> layersOf(const quilt::Block& block, Colour cloth, cons
     out.items.push_back(sheet::box(plan.finished, std::nullopt, Pen{look::ink, 0.5, Dash::dashed}));
     const double high = std::min(plan.box.height() * 0.1, plan.box.width() * 0.1);
     const auto words = [&](const std::string& text, const shape::Box& on, Colour ground) {
-        const auto ink = luminance(ground) > 0.2 ? look::ink : look::webPaper;
+        const auto ink = look::inkOn(ground);
         out.items.push_back(sheet::Words{
             text, {on.centre().x, on.centre().y + high / 3}, high, ink, sheet::Align::centre, false});
     };

@@ -11,7 +11,7 @@
 namespace up::app {
 namespace {
 
-constexpr double arrangeMargin = 20, knobSize = 8; // pixels
+constexpr double knobSize = 8; // pixels
 
 using edit::Arrange;
 
@@ -23,11 +23,10 @@ bool isNew(const quilt::Block& before, const quilt::Piece& piece) {
 } // namespace
 
 ArrangePicture::ArrangePicture(const ArrangeQuestion& question, QWidget* parent)
-    : QWidget(parent), m_question(question), m_result(question.quilt) {
+    : FittedPicture(parent, {340, 340}, {20, 20, 20, 20}), m_question(question), m_result(question.quilt) {
     const auto* block = quilt::find(question.quilt.blocks, question.block);
     if (const auto* piece = block ? quilt::find(block->pieces, question.piece) : nullptr)
         m_start = boundsOf(quilt::placed(*piece)).centre();
-    setMinimumSize(340, 340);
     setCursor(Qt::CrossCursor);
 }
 
@@ -35,19 +34,6 @@ void ArrangePicture::show(const quilt::Quilt& result, const edit::Arrangement& h
     m_result = result;
     m_how = how;
     update();
-}
-
-QTransform ArrangePicture::toWidget() const {
-    const auto* block = quilt::find(m_question.quilt.blocks, m_question.block);
-    const double w = block->width.mm(), h = block->height.mm();
-    const double scale = std::min((width() - 2 * arrangeMargin) / w, (height() - 2 * arrangeMargin) / h);
-    return QTransform::fromTranslate(width() / 2.0, height() / 2.0)
-        .scale(scale, scale)
-        .translate(-w / 2, -h / 2);
-}
-
-QPointF ArrangePicture::pixelOf(shape::Point block) const {
-    return toWidget().map(QPointF(block.x, block.y));
 }
 
 std::vector<shape::Point> ArrangePicture::handles() const {
@@ -87,13 +73,14 @@ void ArrangePicture::paintGuides(QPainter& painter, const QTransform& map) const
         painter.drawEllipse(at(knob), knobSize, knobSize);
 }
 
-void ArrangePicture::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    painter.setRenderHint(QPainter::Antialiasing);
-    painter.fillRect(rect(), look::q(look::mat));
+QRectF ArrangePicture::area() const {
+    const auto* block = quilt::find(m_question.quilt.blocks, m_question.block);
+    return {0, 0, block->width.mm(), block->height.mm()};
+}
+
+void ArrangePicture::paint(QPainter& painter, const QTransform& map) {
     const auto* before = quilt::find(m_question.quilt.blocks, m_question.block);
     const auto* block = quilt::find(m_result.blocks, m_question.block);
-    const QTransform map = toWidget();
     const auto* cloth = quilt::find(m_result.fabrics, block->background);
     painter.fillRect(map.mapRect(QRectF(0, 0, block->width.mm(), block->height.mm())),
                      cloth ? look::q(cloth->colour) : look::q(look::panel));
@@ -121,9 +108,8 @@ void ArrangePicture::mousePressEvent(QMouseEvent* event) {
 
 void ArrangePicture::mouseMoveEvent(QMouseEvent* event) {
     if (m_held < 0) return;
-    const QPointF at = toWidget().inverted().map(event->position());
     auto how = m_how;
-    const shape::Point p{at.x(), at.y()};
+    const auto p = mmAt(event->position());
     (m_held == 1 ? how.to : how.at) = m_how.what == Arrange::along ? p - m_start : p;
     emit moved(how);
 }

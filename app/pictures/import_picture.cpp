@@ -9,12 +9,8 @@
 #include <QPainter>
 
 namespace up::app {
-namespace {
-constexpr double importMargin = 16; // pixels
-} // namespace
 
-ImportPicture::ImportPicture(QWidget* parent) : QWidget(parent) {
-    setMinimumSize(360, 360);
+ImportPicture::ImportPicture(QWidget* parent) : FittedPicture(parent, {360, 360}, {16, 16, 16, 16}) {
     setCursor(Qt::PointingHandCursor);
 }
 
@@ -48,19 +44,6 @@ void ImportPicture::setPointed(int shape) {
     update();
 }
 
-QTransform ImportPicture::toWidget() const {
-    if (m_area.width() <= 0 || m_area.height() <= 0) return {};
-    const double scale = std::min((width() - 2 * importMargin) / m_area.width(),
-                                  (height() - 2 * importMargin) / m_area.height());
-    return QTransform::fromTranslate(width() / 2.0, height() / 2.0)
-        .scale(scale, scale)
-        .translate(-m_area.center().x(), -m_area.center().y());
-}
-
-QPointF ImportPicture::pixelOf(shape::Point page) const {
-    return toWidget().map(QPointF(page.x, page.y));
-}
-
 int ImportPicture::shapeAt(QPointF pixel) const {
     const QPointF at = toWidget().inverted().map(pixel);
     for (std::size_t i = m_paths.size(); i-- > 0;)
@@ -68,11 +51,11 @@ int ImportPicture::shapeAt(QPointF pixel) const {
     return -1;
 }
 
-void ImportPicture::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    painter.setRenderHint(QPainter::Antialiasing);
-    painter.fillRect(rect(), look::q(look::mat));
-    const QTransform map = toWidget();
+QRectF ImportPicture::area() const {
+    return m_area;
+}
+
+void ImportPicture::paint(QPainter& painter, const QTransform& map) {
     painter.fillRect(map.mapRect(QRectF(0, 0, m_drawing.width, m_drawing.height)), look::q(look::panel));
     painter.strokePath(map.map(m_loose), QPen(look::q(look::slate), 1.2, Qt::DashDotLine));
     for (std::size_t i = 0; i < m_paths.size(); ++i) {
@@ -82,8 +65,7 @@ void ImportPicture::paintEvent(QPaintEvent*) {
             painter.setBrush(look::q(drawn.fill));
             painter.setPen(QPen(look::q(look::ink), 1));
             painter.drawPath(path);
-            painter.strokePath(map.map(m_marks[i]),
-                               QPen(luminance(drawn.fill) > 0.2 ? look::q(look::ink) : Qt::white, 1.6));
+            painter.strokePath(map.map(m_marks[i]), QPen(look::q(look::inkOn(drawn.fill)), 1.6));
             painter.strokePath(map.map(m_dotted[i]), QPen(look::q(look::panel), 3));
             painter.strokePath(map.map(m_dotted[i]),
                                QPen(look::q(look::rust), 2.4, Qt::DotLine, Qt::FlatCap));
@@ -121,16 +103,14 @@ void ImportPicture::setMeasuring(bool on) {
 
 void ImportPicture::mouseMoveEvent(QMouseEvent* event) {
     if (!m_measuring || !(event->buttons() & Qt::LeftButton)) return;
-    const QPointF at = toWidget().inverted().map(event->position());
-    m_to = {at.x(), at.y()};
+    m_to = mmAt(event->position());
     update();
     emit markMoved();
 }
 
 void ImportPicture::mousePressEvent(QMouseEvent* event) {
     if (m_measuring) {
-        const QPointF at = toWidget().inverted().map(event->position());
-        m_from = m_to = {at.x(), at.y()};
+        m_from = m_to = mmAt(event->position());
         update();
         return;
     }

@@ -2,14 +2,14 @@
 // The page with what was found on it; a click changes what becomes of a shape.
 #pragma once
 
+#include "app/pictures/fitted_picture.hpp"
 #include "app/questions/importing.hpp"
 
 #include <QPainterPath>
-#include <QWidget>
 
 namespace up::app {
 
-class ImportPicture : public QWidget {
+class ImportPicture : public FittedPicture {
     Q_OBJECT
 public:
     explicit ImportPicture(QWidget* parent = nullptr);
@@ -19,8 +19,6 @@ public:
     [[nodiscard]] QSize sizeHint() const override { return {560, 560}; }
     /// The topmost shape at a place of the widget; −1: none.
     [[nodiscard]] int shapeAt(QPointF pixel) const;
-    /// Where a place of the page is shown.
-    [[nodiscard]] QPointF pixelOf(shape::Point page) const;
 
     /// A ruler is dragged over the page instead of clicking shapes.
     void setMeasuring(bool on);
@@ -32,12 +30,12 @@ signals:
     void clicked(int shape);
 
 protected:
-    void paintEvent(QPaintEvent*) override;
+    [[nodiscard]] QRectF area() const override;
+    void paint(QPainter& painter, const QTransform& map) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
 
 private:
-    [[nodiscard]] QTransform toWidget() const;
     quilt::Drawing m_drawing;
     std::vector<QPainterPath> m_paths;
     std::vector<QPainterPath> m_marks, m_dotted;

@@ -11,12 +11,11 @@
 
 namespace up::app {
 namespace {
-constexpr double joinMargin = 20;              // pixels
 constexpr double dropReach = 8, ownReach = 25; // mm: how far a page is moved to match
 } // namespace
 
 JoinPicture::JoinPicture(const std::vector<quilt::Drawing>& pages, QWidget* parent)
-    : QWidget(parent), m_pages(pages) {
+    : FittedPicture(parent, {420, 420}, {20, 20, 20, 20}), m_pages(pages) {
     for (const auto& page : pages) {
         QPainterPath path;
         for (const auto& drawn : page.shapes) {
@@ -28,7 +27,6 @@ JoinPicture::JoinPicture(const std::vector<quilt::Drawing>& pages, QWidget* pare
         m_paths.push_back(path);
     }
     m_grid.moved.resize(pages.size());
-    setMinimumSize(420, 420);
     setCursor(Qt::OpenHandCursor);
 }
 
@@ -39,27 +37,18 @@ void JoinPicture::setGrid(intake::PageGrid grid) {
 }
 
 QTransform JoinPicture::toWidget() const {
-    if (m_held >= 0) return m_map;
+    return m_held >= 0 ? m_map : FittedPicture::toWidget();
+}
+
+QRectF JoinPicture::area() const {
     const auto corners = cornersOf(m_pages, m_grid);
     QRectF all;
     for (std::size_t i = 0; i < m_pages.size(); ++i)
         all |= QRectF(corners[i].x, corners[i].y, m_pages[i].width, m_pages[i].height);
-    const double scale = std::min((width() - 2 * joinMargin) / std::max(all.width(), 1.0),
-                                  (height() - 2 * joinMargin) / std::max(all.height(), 1.0));
-    return QTransform::fromTranslate(width() / 2.0, height() / 2.0)
-        .scale(scale, scale)
-        .translate(-all.center().x(), -all.center().y());
+    return all;
 }
 
-QPointF JoinPicture::pixelOf(shape::Point pattern) const {
-    return toWidget().map(QPointF(pattern.x, pattern.y));
-}
-
-void JoinPicture::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    painter.setRenderHint(QPainter::Antialiasing);
-    painter.fillRect(rect(), look::q(look::mat));
-    const QTransform map = toWidget();
+void JoinPicture::paint(QPainter& painter, const QTransform& map) {
     const auto corners = cornersOf(m_pages, m_grid);
     QFont font = painter.font();
     font.setPixelSize(26);

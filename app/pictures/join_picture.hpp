@@ -2,15 +2,14 @@
 // Pages of one pattern beside each other; a page is dragged until its lines go on in the next.
 #pragma once
 
+#include "app/pictures/fitted_picture.hpp"
 #include "intake/pages/pages.hpp"
 
 #include <QPainterPath>
-#include <QTransform>
-#include <QWidget>
 
 namespace up::app {
 
-class JoinPicture : public QWidget {
+class JoinPicture : public FittedPicture {
     Q_OBJECT
 public:
     explicit JoinPicture(const std::vector<quilt::Drawing>& pages, QWidget* parent = nullptr);
@@ -18,20 +17,21 @@ public:
     [[nodiscard]] const intake::PageGrid& grid() const { return m_grid; }
     /// Moves every page to where its lines go on from its neighbours'; how many were matched.
     int matchAll();
-    [[nodiscard]] QPointF pixelOf(shape::Point pattern) const;
 
 signals:
     /// A page was let go, and whether its lines match its neighbours' there.
     void dropped(bool matches);
 
 protected:
-    void paintEvent(QPaintEvent*) override;
+    [[nodiscard]] QRectF area() const override;
+    void paint(QPainter& painter, const QTransform& map) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseReleaseEvent(QMouseEvent* event) override;
 
+    [[nodiscard]] QTransform toWidget() const override;
+
 private:
-    [[nodiscard]] QTransform toWidget() const;
     [[nodiscard]] std::vector<std::size_t> neighboursOf(std::size_t page) const;
     /// Snaps the page to its neighbours' lines if they agree within `reach` mm.
     bool match(std::size_t page, double reach);

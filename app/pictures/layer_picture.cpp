@@ -2,7 +2,6 @@
 #include "app/pictures/layer_picture.hpp"
 
 #include "app/canvas/painter.hpp"
-#include "app/look/look.hpp"
 
 #include <QMouseEvent>
 #include <QPainter>
@@ -10,8 +9,10 @@
 
 namespace up::app {
 
-LayerPicture::LayerPicture(QWidget* parent) : QWidget(parent) {
-    setMinimumSize(320, 320);
+LayerPicture::LayerPicture(QWidget* parent) : FittedPicture(parent, {320, 320}, {14, 14, 14, 14}) {}
+
+QRectF LayerPicture::area() const {
+    return {m_box.left, m_box.top, m_box.width(), m_box.height()};
 }
 
 void LayerPicture::show(const shape::Box& box, std::vector<sheet::Layer> layers) {
@@ -20,29 +21,15 @@ void LayerPicture::show(const shape::Box& box, std::vector<sheet::Layer> layers)
     update();
 }
 
-QTransform LayerPicture::page() const {
-    constexpr double margin = 14; // pixels
-    const double scale = std::min((width() - 2 * margin) / std::max(1.0, m_box.width()),
-                                  (height() - 2 * margin) / std::max(1.0, m_box.height()));
-    const auto middle = m_box.centre();
-    return QTransform::fromTranslate(width() / 2.0, height() / 2.0)
-        .scale(scale, scale)
-        .translate(-middle.x, -middle.y);
-}
-
-void LayerPicture::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    painter.setRenderHint(QPainter::Antialiasing);
-    painter.fillRect(rect(), look::q(look::mat));
-    if (m_layers.empty()) return;
+void LayerPicture::paint(QPainter& painter, const QTransform& map) {
     for (const auto& layer : m_layers)
-        paintLayer(painter, layer, page());
+        paintLayer(painter, layer, map);
     for (const auto& layer : m_layers)
-        paintFlags(painter, layer, page());
+        paintFlags(painter, layer, map);
 }
 
 void LayerPicture::mousePressEvent(QMouseEvent* event) {
-    emit clicked(tagAt(m_layers, page(), event->position()));
+    emit clicked(tagAt(m_layers, toWidget(), event->position()));
 }
 
 } // namespace up::app

@@ -2,28 +2,25 @@
 // A picture for dialogs: drawing lists in millimetres, as large as there is room for.
 #pragma once
 
+#include "app/pictures/fitted_picture.hpp"
 #include "core/sheet/sheet.hpp"
-
-#include <QTransform>
-#include <QWidget>
 
 namespace up::app {
 
-class LayerPicture : public QWidget {
+class LayerPicture : public FittedPicture {
     Q_OBJECT
 public:
     explicit LayerPicture(QWidget* parent = nullptr);
     /// `box`: what is shown, mm.
     void show(const shape::Box& box, std::vector<sheet::Layer> layers);
-    /// From millimetres to the widget.
-    [[nodiscard]] QTransform page() const;
 
 signals:
     /// What is clicked; nothing, perhaps.
     void clicked(const up::sheet::Tag& tag);
 
 protected:
-    void paintEvent(QPaintEvent*) override;
+    [[nodiscard]] QRectF area() const override;
+    void paint(QPainter& painter, const QTransform& map) override;
     void mousePressEvent(QMouseEvent* event) override;
 
 private:

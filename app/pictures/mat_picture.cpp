@@ -11,6 +11,8 @@
 namespace up::app {
 namespace {
 
+constexpr double border = 16, badge = 30; // pixels: round the mat, and for which side it shows
+
 QPainterPath pathThrough(const shape::Polyline& line) {
     QPainterPath path;
     for (std::size_t i = 0; i < line.size(); ++i)
@@ -44,8 +46,11 @@ std::vector<PieceId> cutBy(const MatRun& run) {
     return out;
 }
 
-MatPicture::MatPicture(QWidget* parent) : QWidget(parent) {
-    setMinimumSize(400, 400);
+MatPicture::MatPicture(QWidget* parent)
+    : FittedPicture(parent, {400, 400}, {border, badge, border, border}) {}
+
+QRectF MatPicture::area() const {
+    return {0, 0, m_width, m_height};
 }
 
 void MatPicture::show(const MatRun* run, double width, double height) {
@@ -102,21 +107,16 @@ void MatPicture::paintWay(QPainter& painter, double scale) const {
     painter.setBrush(Qt::NoBrush);
 }
 
-void MatPicture::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    painter.setRenderHint(QPainter::Antialiasing);
-    painter.fillRect(rect(), look::q(look::mat));
-    constexpr double border = 16, badge = 30;
-    const double scale = std::min((width() - 2 * border) / m_width, (height() - border - badge) / m_height);
+void MatPicture::paint(QPainter& painter, const QTransform& map) {
+    const double scale = map.m11();
     QFont font = painter.font();
     font.setBold(true);
     painter.setFont(font);
     painter.setPen(Qt::white);
     painter.drawText(QRectF(border, 0, width() - 2 * border, badge), Qt::AlignCenter,
                      QString("◀ ") + words::paperSide);
-    painter.translate((width() - scale * m_width) / 2, badge + (height() - badge - scale * m_height) / 2);
-    painter.scale(scale, scale);
-    painter.fillRect(QRectF(0, 0, m_width, m_height), look::q(look::webPaper));
+    painter.setTransform(map);
+    painter.fillRect(area(), look::q(look::webPaper));
     painter.setPen(QPen(look::q(look::line), 1 / scale));
     constexpr double inch = 25.4;
     for (double at = inch; at < std::max(m_width, m_height); at += inch) {

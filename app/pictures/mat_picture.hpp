@@ -2,10 +2,9 @@
 // A cutting machine's mat: what is cut from it, and the blade's way.
 #pragma once
 
+#include "app/pictures/fitted_picture.hpp"
 #include "app/questions/machining.hpp"
 #include "core/plan/trace/machine_plan.hpp"
-
-#include <QWidget>
 
 namespace up::app {
 
@@ -21,7 +20,7 @@ struct MatRun {
 /// The pieces on the mat that the machine does not refuse.
 [[nodiscard]] std::vector<PieceId> cutBy(const MatRun& run);
 
-class MatPicture : public QWidget {
+class MatPicture : public FittedPicture {
     Q_OBJECT
 public:
     explicit MatPicture(QWidget* parent = nullptr);
@@ -31,7 +30,8 @@ public:
     void setProgress(std::optional<double> progress);
 
 protected:
-    void paintEvent(QPaintEvent*) override;
+    [[nodiscard]] QRectF area() const override;
+    void paint(QPainter& painter, const QTransform& map) override;
 
 private:
     void paintNumbers(QPainter& painter, double scale) const;

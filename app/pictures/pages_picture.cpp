@@ -10,8 +10,7 @@
 
 namespace up::app {
 
-PagesPicture::PagesPicture(QWidget* parent) : QWidget(parent) {
-    setMinimumSize(360, 400);
+PagesPicture::PagesPicture(QWidget* parent) : FittedPicture(parent, {360, 400}, {18, 18, 18, 18}) {
     setFocusPolicy(Qt::StrongFocus);
 }
 
@@ -46,16 +45,16 @@ void PagesPicture::mousePressEvent(QMouseEvent* event) {
     turnTo(m_page + (event->position().x() < width() / 3.0 ? -1 : 1));
 }
 
-void PagesPicture::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    painter.setRenderHint(QPainter::Antialiasing);
-    painter.fillRect(rect(), look::q(look::mat));
-    if (count() == 0) return;
+QRectF PagesPicture::area() const {
+    if (count() == 0) return {};
     const auto& page = (*m_pages)[static_cast<std::size_t>(m_page)];
-    constexpr double border = 18, behind = 5; // pixels
-    const double scale = std::min((width() - 2 * border) / page.width, (height() - 2 * border) / page.height);
-    const QRectF paper((width() - scale * page.width) / 2, (height() - scale * page.height) / 2,
-                       scale * page.width, scale * page.height);
+    return {0, 0, page.width, page.height};
+}
+
+void PagesPicture::paint(QPainter& painter, const QTransform& map) {
+    if (count() == 0) return;
+    const QRectF paper = map.mapRect(area());
+    constexpr double behind = 5;                                  // pixels
     for (int k = std::min(2, count() - 1 - m_page); k > 0; --k) { // those that follow lie under it
         painter.fillRect(paper.translated(behind * k, behind * k), look::q(look::line));
         painter.setPen(look::q(look::slate));
@@ -63,8 +62,7 @@ void PagesPicture::paintEvent(QPaintEvent*) {
     }
     painter.fillRect(paper, Qt::white);
     painter.setClipRect(paper);
-    const auto map = QTransform::fromTranslate(paper.left(), paper.top()).scale(scale, scale);
-    for (const auto& layer : page.layers)
+    for (const auto& layer : (*m_pages)[static_cast<std::size_t>(m_page)].layers)
         paintLayer(painter, layer, map);
 }
 

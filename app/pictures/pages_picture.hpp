@@ -2,14 +2,14 @@
 // Pages as they come out of the printer, one at a time.
 #pragma once
 
+#include "app/pictures/fitted_picture.hpp"
 #include "core/sheet/sheet.hpp"
 
-#include <QWidget>
 #include <memory>
 
 namespace up::app {
 
-class PagesPicture : public QWidget {
+class PagesPicture : public FittedPicture {
     Q_OBJECT
 public:
     explicit PagesPicture(QWidget* parent = nullptr);
@@ -24,7 +24,8 @@ signals:
     void turned();
 
 protected:
-    void paintEvent(QPaintEvent*) override;
+    [[nodiscard]] QRectF area() const override;
+    void paint(QPainter& painter, const QTransform& map) override;
     void wheelEvent(QWheelEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;

@@ -11,8 +11,6 @@
 namespace up::app {
 namespace {
 
-constexpr double shapeMargin = 56; // pixels: the measures stand in it
-
 /// A line between two small bars, with its length.
 void paintMeasure(QPainter& painter, QPointF from, QPointF to, const QString& text) {
     const QPointF along = (to - from) / std::max(1.0, QLineF(from, to).length()),
@@ -31,8 +29,11 @@ void paintMeasure(QPainter& painter, QPointF from, QPointF to, const QString& te
 } // namespace
 
 ShapePicture::ShapePicture(const ShapeQuestion& question, QWidget* parent)
-    : QWidget(parent), m_question(question) {
-    setMinimumSize(320, 320);
+    : FittedPicture(parent, {320, 320}, {56, 56, 56, 56}), // the measures stand there
+      m_question(question) {}
+
+QRectF ShapePicture::area() const {
+    return QRectF(0, 0, m_question.width.mm(), m_question.height.mm()).united(m_path.boundingRect());
 }
 
 void ShapePicture::show(const std::vector<edit::NewShape>& shapes) {
@@ -42,17 +43,9 @@ void ShapePicture::show(const std::vector<edit::NewShape>& shapes) {
     update();
 }
 
-void ShapePicture::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    painter.setRenderHint(QPainter::Antialiasing);
-    painter.fillRect(rect(), look::q(look::mat));
+void ShapePicture::paint(QPainter& painter, const QTransform& map) {
     const QRectF block(0, 0, m_question.width.mm(), m_question.height.mm());
-    const QRectF own = m_path.boundingRect(), all = block.united(own);
-    const double scale =
-        std::min((width() - 2 * shapeMargin) / all.width(), (height() - 2 * shapeMargin) / all.height());
-    const QTransform map = QTransform::fromTranslate(width() / 2.0, height() / 2.0)
-                               .scale(scale, scale)
-                               .translate(-all.center().x(), -all.center().y());
+    const QRectF own = m_path.boundingRect();
     painter.fillRect(map.mapRect(block), look::q(m_question.background));
     painter.setBrush(look::q(m_question.cloth));
     painter.setPen(QPen(look::q(look::ink), 1.4));
@@ -61,7 +54,7 @@ void ShapePicture::paintEvent(QPaintEvent*) {
     const auto said = [&](double mm) {
         return QString::fromStdString(measure::say(measure::Length::ofMm(mm), m_question.units));
     };
-    const QRectF box = map.mapRect(own), sheet = map.mapRect(all);
+    const QRectF box = map.mapRect(own), sheet = map.mapRect(area());
     paintMeasure(painter, {box.left(), sheet.bottom() + 34}, {box.right(), sheet.bottom() + 34},
                  said(own.width()));
     paintMeasure(painter, {sheet.left() - 14, box.bottom()}, {sheet.left() - 14, box.top()},
@@ -74,11 +67,7 @@ QPixmap shapeIcon(const shape::Outline& outline, int side) {
     QPainter painter(&out);
     painter.setRenderHint(QPainter::Antialiasing);
     const QPainterPath path = pathOf(sheet::contoursOf(outline));
-    const QRectF box = path.boundingRect();
-    const double scale = (side - 6) / std::max({box.width(), box.height(), 1e-6});
-    const QTransform map = QTransform::fromTranslate(side / 2.0, side / 2.0)
-                               .scale(scale, scale)
-                               .translate(-box.center().x(), -box.center().y());
+    const QTransform map = fitted(path.boundingRect(), QRectF(3, 3, side - 6, side - 6));
     painter.setBrush(look::q(look::webPaper));
     painter.setPen(QPen(look::q(look::ink), 1.6));
     painter.drawPath(map.map(path));

@@ -2,14 +2,14 @@
 // Shapes on their block, with the measures of the whole beside them.
 #pragma once
 
+#include "app/pictures/fitted_picture.hpp"
 #include "app/questions/shaping.hpp"
 
 #include <QPainterPath>
-#include <QWidget>
 
 namespace up::app {
 
-class ShapePicture : public QWidget {
+class ShapePicture : public FittedPicture {
     Q_OBJECT
 public:
     explicit ShapePicture(const ShapeQuestion& question, QWidget* parent = nullptr);
@@ -17,7 +17,8 @@ public:
     [[nodiscard]] QSize sizeHint() const override { return {420, 420}; }
 
 protected:
-    void paintEvent(QPaintEvent*) override;
+    [[nodiscard]] QRectF area() const override;
+    void paint(QPainter& painter, const QTransform& map) override;
 
 private:
     const ShapeQuestion& m_question;

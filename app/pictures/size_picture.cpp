@@ -29,7 +29,8 @@ void writeOn(QPainter& painter, QPointF at, const QString& text, const QColor& c
 } // namespace
 
 SizePicture::SizePicture(const SizeQuestion& question, QWidget* parent)
-    : QWidget(parent), m_question(question), m_still(new QTimer(this)) {
+    : FittedPicture(parent, {300, 300}, {sizeMargin, sizeMargin, sizeMargin, sizeMargin}),
+      m_question(question), m_still(new QTimer(this)) {
     m_still->setSingleShot(true);
     m_still->setInterval(120);
     connect(m_still, &QTimer::timeout, this, [this] { update(); });
@@ -43,7 +44,6 @@ SizePicture::SizePicture(const SizeQuestion& question, QWidget* parent)
     m_from = {std::max(box.left, 0.0), low};
     m_to = {std::min(box.right, question.block.width.mm()), low};
     m_thin.resize(m_paths.size());
-    setMinimumSize(300, 300);
     setCursor(Qt::CrossCursor);
 }
 
@@ -64,25 +64,22 @@ void SizePicture::setThin(std::vector<std::vector<shape::Narrow>> thin, double f
     update();
 }
 
-/// The larger of old and new fills the widget; the old one is drawn by the same scale.
-QTransform SizePicture::toWidget() const {
+/// The larger of old and new.
+QRectF SizePicture::area() const {
     const double w = m_question.block.width.mm(), h = m_question.block.height.mm();
-    const double most = std::max(1.0, m_whole ? m_factor : 1.0);
-    const double scale =
-        std::min((width() - 2 * sizeMargin) / (w * most), (height() - 2 * sizeMargin) / (h * most));
-    const double grown = m_whole ? m_factor : 1;
-    return QTransform::fromTranslate(width() / 2.0, height() / 2.0)
-        .scale(scale, scale)
-        .scale(grown, grown)
-        .translate(-w / 2, -h / 2);
+    const double more = (std::max(1.0, m_whole ? m_factor : 1.0) - 1) / 2;
+    return QRectF(0, 0, w, h).adjusted(-w * more, -h * more, w * more, h * more);
 }
 
-void SizePicture::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    painter.fillRect(rect(), look::q(look::mat));
-    painter.setRenderHint(QPainter::Antialiasing);
+QTransform SizePicture::toWidget() const {
+    const double grown = m_whole ? m_factor : 1;
+    const QPointF middle = area().center();
+    return QTransform::fromTranslate(-middle.x(), -middle.y()) * QTransform::fromScale(grown, grown) *
+           QTransform::fromTranslate(middle.x(), middle.y()) * FittedPicture::toWidget();
+}
+
+void SizePicture::paint(QPainter& painter, const QTransform& map) {
     const double w = m_question.block.width.mm(), h = m_question.block.height.mm();
-    const QTransform map = toWidget();
     const QRectF target = map.mapRect(QRectF(0, 0, w, h));
     if (m_whole && m_still->isActive() && !m_drawn.isNull()) {
         // While it moves, the last picture in the new size: it is drawn anew once it rests.
@@ -166,18 +163,14 @@ void SizePicture::paintRuler(QPainter& painter, const QTransform& map) const {
 }
 
 void SizePicture::mousePressEvent(QMouseEvent* event) {
-    const QTransform map = toWidget();
-    const auto away = [&](shape::Point p) {
-        return QLineF(map.map(QPointF(p.x, p.y)), event->position()).length();
-    };
+    const auto away = [&](shape::Point p) { return QLineF(pixelOf(p), event->position()).length(); };
     m_held = away(m_from) < away(m_to) ? &m_from : &m_to;
     mouseMoveEvent(event);
 }
 
 void SizePicture::mouseMoveEvent(QMouseEvent* event) {
     if (!m_held) return;
-    const QPointF at = toWidget().inverted().map(event->position());
-    *m_held = {at.x(), at.y()};
+    *m_held = mmAt(event->position());
     update();
     emit markMoved();
 }

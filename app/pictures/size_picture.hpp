@@ -2,17 +2,17 @@
 // The block at its new size over its old one, with thin parts and a ruler whose ends are dragged.
 #pragma once
 
+#include "app/pictures/fitted_picture.hpp"
 #include "app/questions/sizing.hpp"
 
 #include <QPainterPath>
 #include <QPixmap>
-#include <QWidget>
 
 class QTimer;
 
 namespace up::app {
 
-class SizePicture : public QWidget {
+class SizePicture : public FittedPicture {
     Q_OBJECT
 public:
     explicit SizePicture(const SizeQuestion& question, QWidget* parent = nullptr);
@@ -29,13 +29,16 @@ signals:
     void markMoved();
 
 protected:
-    void paintEvent(QPaintEvent*) override;
+    [[nodiscard]] QRectF area() const override;
+    void paint(QPainter& painter, const QTransform& map) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseReleaseEvent(QMouseEvent*) override { m_held = nullptr; }
 
+    /// From mm of the block as it is now, at its new size.
+    [[nodiscard]] QTransform toWidget() const override;
+
 private:
-    [[nodiscard]] QTransform toWidget() const; ///< from mm of the block as it is now, at its new size
     void paintPieces(QPainter& painter, const QTransform& map) const;
     void paintThin(QPainter& painter, const QTransform& map) const;
     void paintRuler(QPainter& painter, const QTransform& map) const;

@@ -15,8 +15,16 @@ namespace {
 constexpr double trueMargin = 14; // pixels
 } // namespace
 
-TruePicture::TruePicture(QWidget* parent) : QWidget(parent) {
-    setMinimumSize(300, 300);
+TruePicture::TruePicture(QWidget* parent)
+    : FittedPicture(parent, {300, 300}, {trueMargin, trueMargin, trueMargin, trueMargin}) {}
+
+QRectF TruePicture::area() const {
+    return m_path.boundingRect();
+}
+
+QTransform TruePicture::toWidget() const {
+    const double scale = dotsPerMm(screen()) / reduction();
+    return QTransform::fromTranslate(width() / 2.0, height() / 2.0).scale(scale, scale);
 }
 
 void TruePicture::show(const quilt::Piece& piece, measure::Angle turn, QColor cloth, bool fromPaper) {
@@ -34,22 +42,17 @@ double TruePicture::reduction() const {
                      box.height() * dotsPerMm(screen()) / std::max(1.0, height() - 2 * trueMargin)});
 }
 
-void TruePicture::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    painter.setRenderHint(QPainter::Antialiasing);
-    painter.fillRect(rect(), look::q(look::mat));
-    const double scale = dotsPerMm(screen()) / reduction();
+void TruePicture::paint(QPainter& painter, const QTransform& map) {
     // A cutting surface's grid, an inch a square, to see at once how large things are.
     painter.setPen(QPen(look::q(look::matRule), 1));
-    const double inch = 25.4 * scale;
+    const double inch = 25.4 * map.m11();
     for (double x = std::fmod(width() / 2.0, inch); x < width(); x += inch)
         painter.drawLine(QPointF(x, 0), QPointF(x, height()));
     for (double y = std::fmod(height() / 2.0, inch); y < height(); y += inch)
         painter.drawLine(QPointF(0, y), QPointF(width(), y));
     painter.setBrush(m_cloth);
     painter.setPen(QPen(look::q(look::panel), 1.4));
-    painter.drawPath(
-        QTransform::fromTranslate(width() / 2.0, height() / 2.0).scale(scale, scale).map(m_path));
+    painter.drawPath(map.map(m_path));
 }
 
 } // namespace up::app

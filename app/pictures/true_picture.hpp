@@ -2,15 +2,15 @@
 // One piece at its true size on this screen, to hold the cut one against.
 #pragma once
 
+#include "app/pictures/fitted_picture.hpp"
 #include "core/quilt/quilt.hpp"
 
 #include <QColor>
 #include <QPainterPath>
-#include <QWidget>
 
 namespace up::app {
 
-class TruePicture : public QWidget {
+class TruePicture : public FittedPicture {
     Q_OBJECT
 public:
     explicit TruePicture(QWidget* parent = nullptr);
@@ -24,7 +24,9 @@ signals:
     void resized();
 
 protected:
-    void paintEvent(QPaintEvent*) override;
+    [[nodiscard]] QRectF area() const override;
+    void paint(QPainter& painter, const QTransform& map) override;
+    [[nodiscard]] QTransform toWidget() const override;
     void resizeEvent(QResizeEvent*) override { emit resized(); }
 
 private:

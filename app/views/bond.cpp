@@ -29,7 +29,7 @@ Panel patchPanel(const Look& look, const plan::Chunk& chunk) {
     const auto chunkBox = shape::transformed(chunk.roughCut, turn).bounds();
     Panel panel;
     panel.side = Side::paper;
-    panel.caption = fabricNameOf(look.quilt, chunk.fabric);
+    panel.caption = drawn::fabricName(look.quilt, chunk.fabric);
     panel.below = patchSize(look, chunk) + "\npieces " + numbersOf(look.block, chunk.pieces);
     if (chunk.pieces.size() == 1)
         panel.below = patchSize(look, chunk) + "\npiece " + numbersOf(look.block, chunk.pieces);
@@ -38,8 +38,9 @@ Panel patchPanel(const Look& look, const plan::Chunk& chunk) {
     const auto toPatch = shape::Transform::moveBy(panel.box.centre().x - chunkBox.centre().x,
                                                   panel.box.centre().y - chunkBox.centre().y) *
                          turn;
-    const Colour cloth = colourOf(look.quilt, chunk.fabric);
-    sheet::Layer layer{"patch", {sheet::box(panel.box, mixed(cloth, look::panel, 0.25), {})}, {}, panel.box};
+    const Colour cloth = drawn::clothOf(look.quilt, chunk.fabric);
+    sheet::Layer layer{
+        "patch", {sheet::box(panel.box, look::mixed(cloth, look::panel, 0.25), {})}, {}, panel.box};
     layer.items.push_back(sheet::Shape{sheet::contoursOf(shape::transformed(chunk.roughCut, toPatch)),
                                        look::webPaper,
                                        Pen{look::slate, 0.3, Dash::dashed},
@@ -69,9 +70,9 @@ ViewParts bondParts(const Look& look) {
     parts.rows.title = "To press";
     for (const auto& chunk : look.derived.trace().chunks) {
         parts.scene.panels.push_back(patchPanel(look, chunk));
-        Row row{numbersOf(look.block, chunk.pieces) + " on " + fabricNameOf(look.quilt, chunk.fabric),
+        Row row{numbersOf(look.block, chunk.pieces) + " on " + drawn::fabricName(look.quilt, chunk.fabric),
                 "at least " + patchSize(look, chunk), chunk.pieces.front()};
-        row.swatch = colourOf(look.quilt, chunk.fabric);
+        row.swatch = drawn::clothOf(look.quilt, chunk.fabric);
         row.done = isBonded(look, chunk);
         row.next = !look.next.pieces.empty() && std::find(chunk.pieces.begin(), chunk.pieces.end(),
                                                           look.next.pieces.front()) != chunk.pieces.end();

@@ -23,15 +23,15 @@ Panel cutPanel(const Look& look, const quilt::Piece& piece) {
         std::find(look.next.pieces.begin(), look.next.pieces.end(), piece.id) != look.next.pieces.end();
     const double border = std::max({box.width() * 0.06, box.height() * 0.06, 3.0});
     panel.box = box.grownBy(border);
-    const Colour cloth = colourOf(look.quilt, piece.fabric);
+    const Colour cloth = drawn::clothOf(look.quilt, piece.fabric);
     sheet::Layer layer{"cut", {}, {}, panel.box};
     layer.items.push_back(
-        sheet::box(panel.box, panel.done ? look::plaster : mixed(cloth, look::panel, 0.25), {}));
-    const Colour lines = luminance(cloth) > 0.2 ? look::ink : look::panel;
+        sheet::box(panel.box, panel.done ? look::plaster : look::mixed(cloth, look::panel, 0.25), {}));
+    const Colour lines = look::inkOn(cloth);
     layer.items.push_back(sheet::Shape{
         sheet::contoursOf(*piece.outline), cloth,
         Pen{panel.done ? look::ink : lines, 0.35, panel.done ? Dash::solid : Dash::dashed}, piece.id});
-    addMarks(layer, piece, {}, piece.work.marksDrawn ? lines : look::brassBright);
+    drawn::addMarks(layer.items, piece, {}, Pen{piece.work.marksDrawn ? lines : look::brassBright, 0.6});
     panel.layers.push_back(std::move(layer));
     return panel;
 }
@@ -48,7 +48,7 @@ ViewParts cutParts(const Look& look) {
         Row row{quilt::calledOf(look.block, piece), words::state(piece.work.step), piece.id};
         if (piece.hasMarks() && piece.work.step < quilt::Step::laid)
             row.detail += piece.work.marksDrawn ? ", marks drawn" : ", marks to draw";
-        row.swatch = colourOf(look.quilt, piece.fabric);
+        row.swatch = drawn::clothOf(look.quilt, piece.fabric);
         row.done = piece.work.step >= quilt::Step::cleanCut;
         row.next = parts.scene.panels.back().chosen;
         parts.rows.rows.push_back(std::move(row));

@@ -21,11 +21,12 @@ Panel asTraced(const Look& look) {
     panel.layers.push_back({"paper", {sheet::box(panel.box, look::webPaper, {})}, {}, {}});
     sheet::Layer lines{
         "lines", {}, shape::Transform::mirrorAcross(look.block.width.mm() / 2), quilt::cutBox(look.block)};
+    const auto& style = drawn::styleFor(drawn::For::screen);
     for (const auto& piece : look.block.pieces) {
         lines.items.push_back(sheet::Shape{sheet::contoursOf(quilt::placed(piece)), std::nullopt,
                                            Pen{look::pencil, 0.4, Dash::solid}, piece.id});
-        addMarks(lines, piece, quilt::placing(piece), look::slate);
-        addDotted(lines, piece, quilt::placing(piece), look::webPaper);
+        drawn::addMarks(lines.items, piece, quilt::placing(piece), style.marks);
+        drawn::addDotted(lines.items, piece, quilt::placing(piece), style);
     }
     addChosen(lines, look);
     auto flags = flagLayer(look);
@@ -48,18 +49,19 @@ Panel pairPanel(const Look& look, const quilt::Piece& piece) {
     panel.below = sizeOf(look.quilt, own);
     panel.chosen = piece.id == look.chosen;
     panel.box = {half.left, half.top, half.right + across, half.bottom};
-    const Colour colour = colourOf(look.quilt, piece.fabric);
+    const Colour colour = drawn::clothOf(look.quilt, piece.fabric);
     sheet::Layer front{"front", {sheet::box(half, look::panel, {})}, {}, {}};
     front.items.push_back(sheet::Shape{sheet::contoursOf(*piece.outline), colour,
-                                       Pen{mixed(colour, look::ink, 0.5), 0.2, Dash::solid}, piece.id});
-    addMarks(front, piece, {}, mixed(colour, luminance(colour) > 0.2 ? look::ink : look::panel, 0.7));
+                                       Pen{look::mixed(colour, look::ink, 0.5), 0.2, Dash::solid}, piece.id});
+    drawn::addMarks(front.items, piece, {}, drawn::markPen(look.quilt, piece));
     sheet::Layer paper{
         "paper", {sheet::box(half, look::webPaper, Pen{look::slate, 0.2, Dash::dashed})}, {}, {}};
     paper.place = shape::Transform::moveBy(across, 0) * shape::Transform::mirrorAcross(half.centre().x);
     paper.items.push_back(sheet::Shape{sheet::contoursOf(*piece.outline), std::nullopt,
                                        Pen{look::pencil, 0.3, Dash::solid}, piece.id});
-    addMarks(paper, piece, {}, look::slate);
-    addDotted(paper, piece, {}, look::webPaper);
+    const auto& style = drawn::styleFor(drawn::For::screen);
+    drawn::addMarks(paper.items, piece, {}, style.marks);
+    drawn::addDotted(paper.items, piece, {}, style);
     panel.layers = {std::move(front), std::move(paper)};
     return panel;
 }
@@ -131,7 +133,7 @@ Rows needRows(const Look& look, const plan::Judgement* judged) {
                          words::widthWords(judged->pieces[i], look.quilt.units) +
                          (alike.empty() ? "" : " · " + alike);
         }
-        row.swatch = colourOf(look.quilt, piece.fabric);
+        row.swatch = drawn::clothOf(look.quilt, piece.fabric);
         rows.rows.push_back(std::move(row));
     }
     return rows;

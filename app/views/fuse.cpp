@@ -17,7 +17,7 @@ ViewParts fuseParts(const Look& look) {
     for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
         const auto& piece = look.block.pieces[i];
         Row row{quilt::calledOf(look.block, piece), words::state(piece.work.step), piece.id};
-        row.swatch = colourOf(look.quilt, piece.fabric);
+        row.swatch = drawn::clothOf(look.quilt, piece.fabric);
         row.done = piece.work.step >= quilt::Step::tested;
         row.next =
             std::find(look.next.pieces.begin(), look.next.pieces.end(), piece.id) != look.next.pieces.end();

@@ -19,14 +19,11 @@ Panel wallPanel(const quilt::Quilt& quilt, const quilt::Block& block, bool chose
     panel.done = block.trimmed;
     panel.chosen = chosen;
     panel.hasStair = true;
-    panel.layers.push_back(backgroundLayer(quilt, block, plan::planGround(block), false));
-    sheet::Layer pieces{"pieces", {}, {}, quilt::finishedBox(block)};
-    for (const auto& piece : block.pieces) {
-        pieces.items.push_back(pieceShape(quilt, piece, 1.0));
-        addMarks(pieces, piece, quilt::placing(piece), {0x30, 0x30, 0x30});
-    }
-    panel.layers.front().clip = quilt::finishedBox(block);
-    panel.layers.push_back(std::move(pieces));
+    const auto ground = plan::planGround(block);
+    panel.layers = drawn::placedBlock({quilt, block, ground}, drawn::For::small);
+    panel.layers.pop_back(); // what lies beyond the finished edge is not on the wall
+    for (auto& layer : panel.layers)
+        layer.clip = panel.box;
     for (const auto tread : every<quilt::Tread>()) {
         const auto count = plan::countOf(block, tread);
         panel.stair[static_cast<std::size_t>(tread)] =

@@ -4,8 +4,7 @@
 #include "app/look/look.hpp"
 #include "app/views/lay_parts.hpp"
 #include "app/views/pieces.hpp"
-
-#include <cmath>
+#include "core/sheet/figures.hpp"
 
 namespace up::app {
 namespace {
@@ -27,10 +26,9 @@ sheet::Layer doubtLayer(const Look& look, const plan::Doubts& doubts) {
         for (const auto& border : ofOne) {
             if (fused(border.lower) && fused(border.upper)) continue;
             const Point p = border.spot;
-            for (const auto& [colour, width] : {std::pair{look::panel, 1.6}, std::pair{look::rust, 0.8}}) {
-                layer.items.push_back(sheet::line(p - Point{2, 2}, p + Point{2, 2}, Pen{colour, width}));
-                layer.items.push_back(sheet::line(p - Point{2, -2}, p + Point{2, -2}, Pen{colour, width}));
-            }
+            const auto cross = sheet::contoursOf(std::vector<shape::Polyline>{
+                {p - Point{2, 2}, p + Point{2, 2}}, {p - Point{2, -2}, p + Point{2, -2}}});
+            sheet::addHaloed(layer.items, cross, Pen{look::panel, 1.6}, Pen{look::rust, 0.8});
         }
     return layer;
 }
@@ -49,15 +47,11 @@ sheet::Layer sectionLayer(const Look& look) {
     constexpr double radius = 5.5, letters = 7; // mm
     sheet::Layer layer{"section", {}, {}, {}};
     const auto [a, b] = look.section;
-    layer.items.push_back(sheet::line(a, b, Pen{look::panel, 1.2, Dash::solid}));
-    layer.items.push_back(sheet::line(a, b, Pen{look::ink, 0.7, Dash::dashed}));
+    sheet::addHaloed(layer.items, sheet::line(a, b, {}).contours, Pen{look::panel, 1.2},
+                     Pen{look::ink, 0.7, Dash::dashed});
     for (const auto& [at, text, tag] :
          {std::tuple{a, "A", sheet::Handle::sectionFrom}, std::tuple{b, "B", sheet::Handle::sectionTo}}) {
-        shape::Ring disc;
-        for (int i = 0; i < 36; ++i)
-            disc.push_back(at + Point{std::cos(i * 0.17453), std::sin(i * 0.17453)} * radius);
-        layer.items.push_back(
-            sheet::Shape{{shape::contourThrough(disc)}, look::ink, Pen{look::panel, 0.8, Dash::solid}, tag});
+        layer.items.push_back(sheet::Shape{{sheet::disc(at, radius)}, look::ink, Pen{look::panel, 0.8}, tag});
         layer.items.push_back(sheet::Words{text, at + Point{0, letters * 0.35}, letters, look::panel,
                                            sheet::Align::centre, true});
     }

@@ -4,6 +4,7 @@
 #include "app/views/lay_parts.hpp"
 #include "app/views/pieces.hpp"
 #include "core/plan/lay/roll_call.hpp"
+#include "core/sheet/figures.hpp"
 #include "words/lay_words.hpp"
 
 #include <algorithm>
@@ -79,11 +80,7 @@ shape::Box tableFor(std::vector<Cell>& cells, double& words) {
 /// A tick, white on moss.
 void addTick(sheet::Layer& layer, shape::Point at, double words) {
     const double size = words * 0.75;
-    shape::Ring disc;
-    for (int i = 0; i < 24; ++i)
-        disc.push_back(at + shape::Point{std::cos(i * 0.2618), std::sin(i * 0.2618)} * size);
-    layer.items.push_back(
-        sheet::Shape{{shape::contourThrough(disc)}, look::moss, Pen{look::panel, 0.5, Dash::solid}});
+    layer.items.push_back(sheet::Shape{{sheet::disc(at, size)}, look::moss, Pen{look::panel, 0.5}});
     const shape::Point low = at + shape::Point{-0.12, 0.45} * size;
     for (const auto end : {at + shape::Point{-0.5, 0} * size, at + shape::Point{0.55, -0.45} * size})
         layer.items.push_back(sheet::line(low, end, Pen{look::panel, size * 0.27, Dash::solid}));
@@ -91,11 +88,11 @@ void addTick(sheet::Layer& layer, shape::Point at, double words) {
 
 sheet::Shape onTable(const Look& look, const quilt::Piece& piece, const shape::Transform& by) {
     const auto presence = plan::presenceOf(piece);
-    auto drawn = pieceShape(look.quilt, piece, presence == Presence::here ? 1.0 : 0.45);
-    drawn.contours = sheet::contoursOf(transformed(quilt::placed(piece), by));
-    if (presence == Presence::missing) drawn.pen = Pen{look::rust, 0.7, Dash::dashed};
-    if (presence == Presence::notCut) drawn.opacity = 0.12, drawn.pen = Pen{look::slate, 0.5, Dash::dotted};
-    return drawn;
+    auto out = drawn::placedPiece(look.quilt, piece, presence == Presence::here ? 1.0 : 0.45);
+    out.contours = sheet::contoursOf(transformed(quilt::placed(piece), by));
+    if (presence == Presence::missing) out.pen = Pen{look::rust, 0.7, Dash::dashed};
+    if (presence == Presence::notCut) out.opacity = 0.12, out.pen = Pen{look::slate, 0.5, Dash::dotted};
+    return out;
 }
 
 std::vector<Cell> cellsOf(const Look& look, const plan::RollCall& call) {
@@ -182,7 +179,7 @@ ViewParts layCountParts(const Look& look) {
         Row row{words::heapWords(look.block, heap), words::countWords(call, i),
                 look.block.pieces[heap.pieces.front()].id};
         row.done = heap.here == static_cast<int>(heap.pieces.size());
-        row.swatch = colourOf(look.quilt, heap.fabric);
+        row.swatch = drawn::clothOf(look.quilt, heap.fabric);
         parts.rows.rows.push_back(std::move(row));
     }
     return parts;

@@ -3,6 +3,7 @@
 #include "app/views/lay_parts.hpp"
 #include "app/look/look.hpp"
 #include "app/views/pieces.hpp"
+#include "core/sheet/figures.hpp"
 #include "words/lay_words.hpp"
 
 #include <cmath>
@@ -39,7 +40,7 @@ sheet::Layer roomLayer(const Look& look) {
     const auto cut = quilt::cutBox(look.block);
     sheet::Layer layer{"room to trim", {}, {}, {}};
     for (const auto& patch : ground.patches)
-        layer.items.push_back(sheet::box(patch.box, colourOf(look.quilt, patch.fabric), {}));
+        layer.items.push_back(sheet::box(patch.box, drawn::clothOf(look.quilt, patch.fabric), {}));
     layer.items.push_back(sheet::box(ground.box, look::panel, {}));
     std::get<sheet::Shape>(layer.items.back()).opacity = 0.55;
     layer.items.push_back(sheet::box(cut, std::nullopt, Pen{look::rust, 0.5, Dash::dashed}));
@@ -65,13 +66,10 @@ void addMeasure(const Look& look, sheet::Layer& lines, sheet::Layer& letters, co
     const auto& box = look.derived.ground().box;
     const Point end = endOf(m, box);
     const double length = shape::distance(m.at, end);
-    for (const auto& [colour, width] : {std::pair{look::panel, 1.4}, std::pair{look::brass, 0.7}})
-        if (length > 0) lines.items.push_back(sheet::line(m.at, end, Pen{colour, width, Dash::solid}));
-    shape::Ring dot;
-    for (int i = 0; i < 24; ++i)
-        dot.push_back(m.at + Point{std::cos(i * 0.2618), std::sin(i * 0.2618)} * 1.7);
-    lines.items.push_back(
-        sheet::Shape{{shape::contourThrough(dot)}, look::brass, Pen{look::panel, 0.5, Dash::solid}});
+    if (length > 0)
+        sheet::addHaloed(lines.items, sheet::line(m.at, end, {}).contours, Pen{look::panel, 1.4},
+                         Pen{look::brass, 0.7});
+    lines.items.push_back(sheet::Shape{{sheet::disc(m.at, 1.7)}, look::brass, Pen{look::panel, 0.5}});
     if (length <= 0) return;
     constexpr double high = 6; // mm
     const std::string text = near(look.quilt, m.away.mm());
@@ -122,7 +120,7 @@ Rows layRows(const Look& look, const Placements* placements) {
     for (const auto& step : stepsOf(look, placements)) {
         const auto& piece = look.block.pieces[step.piece];
         Row row{quilt::calledOf(look.block, piece), "", piece.id};
-        row.swatch = colourOf(look.quilt, piece.fabric);
+        row.swatch = drawn::clothOf(look.quilt, piece.fabric);
         row.done = piece.work.step >= quilt::Step::laid;
         if (step.forAMoment) {
             if (row.done) continue;

@@ -30,16 +30,15 @@ sheet::Layer piecesLayer(const Look& look, const std::vector<plan::PlacementStep
     for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
         const auto& piece = look.block.pieces[i];
         const auto there = thereOf(look, dry, so, step, i);
-        auto drawn = pieceShape(look.quilt, piece,
-                                there == There::notYet  ? 0.0
-                                : there == There::guide ? 0.55
-                                                        : 1.0);
-        if (there == There::notYet) drawn.fill.reset(), drawn.pen = Pen{look::slate, 0.2, Dash::dotted};
-        if (there == There::guide) drawn.pen = Pen{look::brass, 0.6, Dash::dashed};
-        layer.items.push_back(std::move(drawn));
+        auto out = drawn::placedPiece(look.quilt, piece,
+                                      there == There::notYet  ? 0.0
+                                      : there == There::guide ? 0.55
+                                                              : 1.0);
+        if (there == There::notYet) out.fill.reset(), out.pen = Pen{look::slate, 0.2, Dash::dotted};
+        if (there == There::guide) out.pen = Pen{look::brass, 0.6, Dash::dashed};
+        layer.items.push_back(std::move(out));
         if (there == There::notYet || there == There::guide) continue;
-        addMarks(layer, piece, quilt::placing(piece),
-                 luminance(colourOf(look.quilt, piece.fabric)) > 0.2 ? look::ink : look::panel);
+        drawn::addMarks(layer.items, piece, quilt::placing(piece), drawn::markPen(look.quilt, piece));
     }
     return layer;
 }

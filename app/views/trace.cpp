@@ -26,9 +26,9 @@ Rows byFabric(const Look& look) {
 }
 
 Row chunkRow(const Look& look, const plan::Chunk& chunk) {
-    Row row{fabricNameOf(look.quilt, chunk.fabric), words::chunkWords(look.quilt, look.block, chunk),
+    Row row{drawn::fabricName(look.quilt, chunk.fabric), words::chunkWords(look.quilt, look.block, chunk),
             chunk.pieces.front()};
-    row.swatch = colourOf(look.quilt, chunk.fabric);
+    row.swatch = drawn::clothOf(look.quilt, chunk.fabric);
     row.done = std::all_of(chunk.pieces.begin(), chunk.pieces.end(), [&](PieceId id) {
         return the(look.block.pieces, id).work.step != quilt::Step::toTrace;
     });
@@ -61,10 +61,11 @@ ViewParts traceParts(const Look& look) {
         return parts;
     }
     const auto& layout = *look.block.layout;
-    const TraceDrawing drawing{look.quilt, look.block, layout, trace, look.derived.tooClose(), look.chosen};
+    const drawn::TraceDrawing drawing{look.quilt, look.block, layout, trace, &look.derived.tooClose(),
+                                      look.chosen};
     parts.scene.flowing = true;
     for (const auto& sheet : trace.sheets)
-        parts.scene.panels.push_back(sheetPanel(drawing, sheet));
+        parts.scene.panels.push_back(sheetPanel(drawing, sheet, drawn::For::screen));
     if (parts.scene.panels.empty())
         parts.scene.empty =
             "None of the pieces has a place on the web.\nChoose another web or lay out again.";

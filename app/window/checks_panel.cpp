@@ -148,6 +148,7 @@ QWidget* ChecksPanel::leftBox() {
     auto* box = new Box(count == 1 ? QString("1 doubt left as it is.")
                                    : QString("%1 doubts left as they are.").arg(count),
                         false, m_list);
+    box->findChild<QLabel*>()->setStyleSheet("color: #55626C;");
     box->add("Ask again", "check.again", [this] {
         m_session.apply(edit::askAgain(m_session.quilt(), m_session.blockId()), "ask again");
     });

@@ -45,13 +45,7 @@ public:
 private:
     static void paintShape(QPainter& painter, const QRectF& r, const QPainterPath& path,
                            const QColor& cloth) {
-        const QRectF place(r.left() + 38, r.top() + 6, 40, r.height() - 12), box = path.boundingRect();
-        const double by = std::min(place.width() / std::max(box.width(), 0.1),
-                                   place.height() / std::max(box.height(), 0.1));
-        QTransform fit;
-        fit.translate(place.center().x(), place.center().y());
-        fit.scale(by, by);
-        fit.translate(-box.center().x(), -box.center().y());
+        const auto fit = fitted(path.boundingRect(), QRectF(r.left() + 38, r.top() + 6, 40, r.height() - 12));
         painter.setPen(QPen(look::q(look::slate), 1));
         painter.setBrush(cloth);
         painter.drawPath(fit.map(path));
@@ -129,8 +123,8 @@ std::vector<Rail::Entry> Rail::entries() const {
     if (const auto* block = m_session.block())
         for (const auto& piece : block->pieces)
             out.push_back({piece.id, quilt::labelOf(*block, piece.id), piece.name,
-                           fabricNameOf(m_session.quilt(), piece.fabric),
-                           colourOf(m_session.quilt(), piece.fabric), piece.work.step, piece.outline});
+                           drawn::fabricName(m_session.quilt(), piece.fabric),
+                           drawn::clothOf(m_session.quilt(), piece.fabric), piece.work.step, piece.outline});
     return out;
 }
 
@@ -159,7 +153,7 @@ void Rail::fill() {
             item->setData(idRole, piece.id.value);
             const auto label = QString::fromStdString(quilt::labelOf(*block, piece.id));
             item->setData(numberRole, label);
-            item->setData(colourRole, look::q(colourOf(m_session.quilt(), piece.fabric)));
+            item->setData(colourRole, look::q(drawn::clothOf(m_session.quilt(), piece.fabric)));
             item->setData(stateRole, QString::fromStdString(words::state(piece.work.step)));
             item->setData(doneRole,
                           static_cast<double>(piece.work.step) / static_cast<double>(quilt::Step::stitched));
@@ -167,7 +161,7 @@ void Rail::fill() {
             item->setData(Qt::AccessibleTextRole,
                           QString("%1 %2, %3, %4")
                               .arg(label, QString::fromStdString(piece.name),
-                                   QString::fromStdString(fabricNameOf(m_session.quilt(), piece.fabric)),
+                                   QString::fromStdString(drawn::fabricName(m_session.quilt(), piece.fabric)),
                                    QString::fromStdString(words::state(piece.work.step))));
         }
     }
@@ -209,7 +203,7 @@ void Rail::filter(const QString& text) {
         const auto* piece =
             block ? quilt::find(block->pieces, PieceId{item->data(idRole).toUInt()}) : nullptr;
         const QString fabric =
-            piece ? QString::fromStdString(fabricNameOf(m_session.quilt(), piece->fabric)) : QString();
+            piece ? QString::fromStdString(drawn::fabricName(m_session.quilt(), piece->fabric)) : QString();
         const bool hit = text.isEmpty() || item->text().contains(text, Qt::CaseInsensitive) ||
                          fabric.contains(text, Qt::CaseInsensitive) ||
                          item->data(numberRole).toString() == text;

@@ -79,14 +79,14 @@ const stack::Tread* SectionStrip::target() const {
 void SectionStrip::paintTread(QPainter& painter, const stack::Tread& tread, QRectF rect) const {
     const auto& block = *m_session.block();
     const auto& piece = block.pieces[tread.piece];
-    const Colour cloth = colourOf(m_session.quilt(), piece.fabric);
+    const Colour cloth = drawn::clothOf(m_session.quilt(), piece.fabric);
     const bool chosen = m_session.piece() && m_session.piece()->id == piece.id;
     painter.setPen(QPen(look::q(chosen ? look::brassBright : look::ink), chosen ? 2.5 : 0.8));
     painter.setBrush(look::q(cloth));
     painter.drawRoundedRect(rect, 2, 2);
     const auto label = QString::fromStdString(quilt::labelOf(block, piece.id));
     if (painter.fontMetrics().horizontalAdvance(label) + 4 > rect.width()) return;
-    painter.setPen(look::q(luminance(cloth) > 0.25 ? look::ink : look::panel));
+    painter.setPen(look::q(look::inkOn(cloth)));
     const auto whole = label + " " + QString::fromStdString(piece.name);
     const bool room = painter.fontMetrics().horizontalAdvance(whole) + 8 < rect.width();
     painter.drawText(rect, Qt::AlignCenter, room ? whole : label);
@@ -107,7 +107,7 @@ void SectionStrip::paintEvent(QPaintEvent*) {
                                       : "The stack from the side, from A to B. Drag a tread over or under "
                                         "another to restack.");
     const QRectF cloth(side, height() - 4 - ground, width() - 2 * side, ground);
-    painter.fillRect(cloth, look::q(colourOf(m_session.quilt(), block->background)));
+    painter.fillRect(cloth, look::q(drawn::clothOf(m_session.quilt(), block->background)));
     painter.setPen(QPen(look::q(look::slate), 0.8));
     painter.drawRect(cloth);
     for (const auto& tread : m_treads)

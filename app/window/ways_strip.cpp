@@ -64,12 +64,10 @@ WayCard::WayCard(const Session& session, Way way, QString best, bool chosen, QWi
 
 void WayCard::paintSheets(QPainter& painter, const QRectF& room) const {
     Scene scene;
-    const std::vector<plan::TooClose> none;
-    const TraceDrawing drawing{
-        m_session.quilt(), *m_session.block(), m_way.layout, m_way.plan, none, {}, true};
+    const drawn::TraceDrawing drawing{m_session.quilt(), *m_session.block(), m_way.layout, m_way.plan};
     scene.flowing = true;
     for (const auto& sheet : m_way.plan.sheets) {
-        scene.panels.push_back(sheetPanel(drawing, sheet));
+        scene.panels.push_back(sheetPanel(drawing, sheet, drawn::For::small));
         scene.panels.back().caption.clear();
     }
     if (scene.panels.empty()) return;

@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "output/pages/pages.hpp"
 
-#include "core/plan/block/doubts.hpp"
-#include "core/plan/block/ground_plan.hpp"
-#include "output/pages/drawn.hpp"
+#include "drawn/placed_block.hpp"
+#include "output/pages/contents.hpp"
+
+#include <algorithm>
+#include <iterator>
 
 namespace up::output {
 namespace {
@@ -13,32 +15,6 @@ using quilt::Quilt;
 using shape::Point;
 using sheet::Dash;
 using sheet::Pen;
-
-/// Edge stretches of piece `i` that pieces above hide.
-std::vector<shape::Polyline> hiddenEdges(const plan::BlockPlan& plan, std::size_t i) {
-    std::vector<shape::Polyline> out;
-    for (const auto& ring : plan.regions[i].rings) {
-        auto closed = ring;
-        closed.push_back(ring.front());
-        for (auto& part : shape::inside(closed, plan.cover[i]))
-            out.push_back(std::move(part));
-    }
-    return out;
-}
-
-/// Seams and creases of the background, as far as the block's cut size.
-void addGround(std::vector<sheet::Item>& items, const Block& block) {
-    const auto ground = plan::planGround(block);
-    const auto cut = shape::rectangle(quilt::cutBox(block));
-    const auto add = [&](const std::pair<Point, Point>& line, const Pen& pen) {
-        for (const auto& part : shape::inside({line.first, line.second}, cut))
-            items.push_back(sheet::line(part.front(), part.back(), pen));
-    };
-    for (const auto& seam : ground.seams)
-        add(seam, Pen{quiet, 0.3, Dash::solid});
-    for (const auto& crease : ground.creases)
-        add(crease, Pen{quiet, 0.15, Dash::dashed});
-}
 
 /// Left for right about the line x = `axis`; words stay readable.
 void mirror(std::vector<sheet::Item>& items, double axis) {
@@ -56,29 +32,32 @@ void mirror(std::vector<sheet::Item>& items, double axis) {
 
 Content placementContent(const Quilt& quilt, const Block& block) {
     const auto plan = plan::planBlock(block);
-    const double seam = quilt::seamAllowance.mm();
-    const shape::Box finished{0, 0, block.width.mm(), block.height.mm()};
     Content content{
         {},
-        finished.grownBy(seam),
+        quilt::cutBox(block),
         block.name + ": placement sheet",
         "Front, as seen: not reversed. Lay it under or beside the background.",
         "Outer line: raw edge. Inner line: finished edge. Dashed outlines are hidden under other pieces."};
-    content.items.push_back(sheet::box(finished.grownBy(seam), std::nullopt, Pen{pencil, 0.2, Dash::solid}));
-    content.items.push_back(sheet::box(finished, std::nullopt, Pen{pencil, 0.35, Dash::solid}));
-    addGround(content.items, block);
-    for (std::size_t i = 0; i < block.pieces.size(); ++i) {
-        const auto& piece = block.pieces[i];
-        content.box.take(plan.regions[i].bounds());
-        content.items.push_back(sheet::Shape{sheet::contoursOf(plan.visibleEdges[i]), std::nullopt,
-                                             Pen{pencil, 0.35, Dash::solid}, piece.id});
-        content.items.push_back(sheet::Shape{sheet::contoursOf(hiddenEdges(plan, i)), std::nullopt,
-                                             Pen{quiet, 0.25, Dash::dashed}, piece.id});
-        addMarks(content.items, piece, quilt::placing(piece));
-        label(content.items, plan.visible[i].isEmpty() ? plan.regions[i] : plan.visible[i],
-              quilt::labelOf(block, piece.id), fabricName(quilt, piece.fabric));
-    }
+    const auto ground = plan::planGround(block);
+    for (auto& layer : drawn::placedBlock({quilt, block, ground, &plan, {}, true}, drawn::For::paper))
+        std::move(layer.items.begin(), layer.items.end(), std::back_inserter(content.items));
+    for (const auto& region : plan.regions)
+        content.box.take(region.bounds());
     return content;
+}
+
+std::vector<sheet::Page> tiled(const Content& content, const PageOptions& options) {
+    const double by = testSquare / std::clamp(options.square, leastSquare, mostSquare);
+    auto paper = options.paper;
+    paper.width = measure::Length::ofMm(paper.width.mm() / by);
+    paper.height = measure::Length::ofMm(paper.height.mm() / by);
+    auto pages = tiled(content, paper);
+    if (by == 1) return pages;
+    for (auto& page : pages) {
+        page.width *= by, page.height *= by;
+        enlarge(page, by);
+    }
+    return pages;
 }
 
 Result<std::vector<sheet::Page>> placementPages(const Quilt& quilt, const Block& block,

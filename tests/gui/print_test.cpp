@@ -1,9 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Printing: the dialog, the stand-in that misprints, any printer of the desktop; the screen as a light box.
+#include "app/canvas/painter.hpp"
+#include "app/devices/printer.hpp"
 #include "app/dialogs/light_box.hpp"
 #include "app/dialogs/print_dialog.hpp"
 #include "app/look/true_size.hpp"
 #include "app/pictures/pages_picture.hpp"
+#include "output/pdf/pdf.hpp"
 #include "tests/gui/bench.hpp"
 #include "tests/support/shapes.hpp"
 #include "tests/support/tool.hpp"
@@ -12,9 +15,11 @@
 #include <QDoubleSpinBox>
 #include <QLabel>
 #include <QLineEdit>
+#include <QPainter>
 #include <QPrinter>
 #include <QPushButton>
 #include <QScreen>
+#include <array>
 #include <cmath>
 #include <sstream>
 
@@ -22,6 +27,23 @@ namespace up::test {
 namespace {
 
 using app::View;
+
+/// The middle one of the lengths of dark runs and of the light runs between them; those at the ends aside.
+template<class IsDark> sheet::DashLengths dashesIn(std::size_t pixels, double mmEach, IsDark&& isDark) {
+    std::array<std::vector<double>, 2> runs;
+    std::size_t from = 0;
+    for (std::size_t x = 1; x < pixels; ++x) {
+        if (isDark(x) == isDark(x - 1)) continue;
+        if (from > 0) runs[isDark(x - 1) ? 1 : 0].push_back(static_cast<double>(x - from) * mmEach);
+        from = x;
+    }
+    const auto middle = [](std::vector<double>& lengths) {
+        if (lengths.empty()) return 0.0;
+        std::sort(lengths.begin(), lengths.end());
+        return lengths[lengths.size() / 2];
+    };
+    return {middle(runs[1]), middle(runs[0])};
+}
 
 /// A page as poppler renders it, grey.
 class Rendered {
@@ -54,6 +76,13 @@ public:
         return static_cast<double>(best) / dpi * 25.4;
     }
 
+    /// Along a level line: the middle one of the lengths of what is drawn, and of what is left out, mm.
+    [[nodiscard]] sheet::DashLengths dashesAlong(double y) const {
+        const auto row = pixel(y) * m_width;
+        return dashesIn(m_width, 25.4 / dpi,
+                        [&](std::size_t x) { return static_cast<unsigned char>(m_pixels[row + x]) < 140; });
+    }
+
 private:
     [[nodiscard]] static std::size_t pixel(double mm) {
         return static_cast<std::size_t>(std::max(0.0, mm) / 25.4 * dpi);
@@ -65,6 +94,44 @@ private:
 /// The test square stands at the lower left, 10 mm from the paper's edges; its pen is 0.2 mm wide.
 double squareOn(const Rendered& page) {
     return page.longestRun(5, 45, page.heightMm() - 40, page.heightMm() - 5) - 0.2;
+}
+
+/// The same dashes in the PDF (cairo), from a desktop's printer at 1,200 dots to the inch (Qt) and on the
+/// screen, drawn large.
+TEST(Dashes, AreAsLongOnPaperFromAPrinterAndOnTheScreen) {
+    const TempDir dir;
+    const sheet::Pen dashed{{}, 0.4, sheet::Dash::dashed}, dotted{{}, 0.4, sheet::Dash::dotted};
+    const sheet::Page page{
+        200,
+        100,
+        {{"lines",
+          {sheet::line({20, 30}, {180, 30}, dashed), sheet::line({20, 60}, {180, 60}, dotted)},
+          {},
+          {}}}};
+    const auto cairo = dir.file("cairo.pdf"), desktop = dir.file("desktop.pdf");
+    writeAll(cairo, must(output::writePdf({page}, "dashes")));
+    QPrinter printer(QPrinter::HighResolution);
+    printer.setResolution(1200);
+    printer.setOutputFileName(QString::fromStdString(desktop));
+    ASSERT_TRUE(app::printOn(printer, {page}, "dashes"));
+    constexpr double zoom = 20; // pixels a millimetre
+    QImage screen(4000, 2000, QImage::Format_RGB32);
+    screen.fill(Qt::white);
+    QPainter painter(&screen);
+    app::paintLayer(painter, page.layers[0], QTransform::fromScale(zoom, zoom));
+    painter.end();
+    const Rendered onPaper(dir, cairo), fromDesktop(dir, desktop);
+    for (const auto& [y, dash] :
+         {std::pair{30.0, sheet::Dash::dashed}, std::pair{60.0, sheet::Dash::dotted}}) {
+        const auto meant = sheet::lengthsOf(dash);
+        const auto onScreen = dashesIn(4000, 1 / zoom, [&, at = static_cast<int>(y * zoom)](std::size_t x) {
+            return qGray(screen.pixel(static_cast<int>(x), at)) < 140;
+        });
+        for (const auto& got : {onPaper.dashesAlong(y), fromDesktop.dashesAlong(y), onScreen}) {
+            EXPECT_NEAR(got.on, meant.on, 0.13) << y;
+            EXPECT_NEAR(got.off, meant.off, 0.13) << y;
+        }
+    }
 }
 
 class Printing : public WindowTest {
