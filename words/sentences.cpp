@@ -57,11 +57,13 @@ std::string_view pattern(Code code) {
         return "{0} cannot be read as an SVG drawing ({1}). Save it again as SVG in your drawing program.";
     case Code::emptyDrawing:
         return "{0} holds no closed or filled shape. Draw the templates as closed outlines and save again.";
+    case Code::nothingChosen: return "Nothing of the drawing becomes a piece yet. Tick at least one shape.";
     case Code::unreadableShape: return "The shape {0} cannot be read ({1}). Mend it in your drawing program.";
     case Code::crossing: return "The outline of {0} crosses itself. Mend it in your drawing program.";
     case Code::degenerate: return "The shape {0} has no area. Take it out of the drawing.";
     case Code::tooLarge: return "{0} is too large: the limit is {1}. Use a smaller file.";
     case Code::measureOut: return "The {0} must be between {1} and {2}. Type another measure.";
+    case Code::noLetters: return "There is no letter to cut out. Type a letter or a word.";
     case Code::noSuchShape: return "There is nothing to draw a {0} from. Choose another shape.";
     case Code::noStraightEdge:
         return "“{0}” has no straight edge to join it on. Draw the half with a straight edge on its fold.";

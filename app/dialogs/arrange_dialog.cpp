@@ -47,11 +47,9 @@ constexpr std::array choices{
 } // namespace
 
 ArrangeDialog::ArrangeDialog(ArrangeQuestion question, QWidget* parent)
-    : QDialog(parent), m_question(std::move(question)),
+    : Form("Copies, cuts and halves", parent), m_question(std::move(question)),
       m_picture(named(new ArrangePicture(m_question, this), "arrange.picture")),
-      m_what(named(new QListWidget(this), "arrange.what")), m_about(new QLabel(this)),
-      m_trouble(new QLabel(this)) {
-    setWindowTitle("Copies, cuts and halves");
+      m_what(named(new QListWidget(this), "arrange.what")), m_about(new QLabel(this)) {
     auto* row = new QHBoxLayout(this);
     auto* side = new QWidget(this);
     side->setFixedWidth(330);
@@ -62,16 +60,12 @@ ArrangeDialog::ArrangeDialog(ArrangeQuestion question, QWidget* parent)
         (new QListWidgetItem(choice.name, m_what))->setSizeHint({200, rowHeight});
     m_what->setFixedHeight(static_cast<int>(choices.size()) * (rowHeight + 2));
     column->addWidget(m_what);
-    for (auto* label : {m_about, m_trouble})
-        label->setWordWrap(true);
-    m_trouble->setStyleSheet("color: " + look::q(look::rust).name());
+    m_about->setWordWrap(true);
     column->addWidget(m_about);
     m_form = new QFormLayout;
     buildFields(*m_form);
     column->addLayout(m_form);
-    column->addWidget(m_trouble);
     column->addStretch(1);
-    m_do = addButtons(*this, *column, "Do it", "arrange.do");
     row->addWidget(side);
     row->addWidget(m_picture, 1);
     resize(900, 600);
@@ -80,6 +74,7 @@ ArrangeDialog::ArrangeDialog(ArrangeQuestion question, QWidget* parent)
     });
     connect(m_picture, &ArrangePicture::moved, this, &ArrangeDialog::take);
     m_what->setCurrentRow(0);
+    addFoot(*column, "Do it", "arrange.do");
 }
 
 void ArrangeDialog::buildFields(QFormLayout& form) {
@@ -97,10 +92,7 @@ void ArrangeDialog::buildFields(QFormLayout& form) {
     for (std::size_t i = 0; i < block->pieces.size(); ++i)
         if (const auto& piece = block->pieces[i]; piece.id != m_question.piece)
             m_other->addItem(QString::fromStdString(quilt::calledOf(*block, piece)), piece.id.value);
-    connect(m_count, &QSpinBox::valueChanged, this, &ArrangeDialog::readFields);
-    connect(m_right, &QLineEdit::textEdited, this, &ArrangeDialog::readFields);
-    connect(m_down, &QLineEdit::textEdited, this, &ArrangeDialog::readFields);
-    connect(m_other, &QComboBox::currentIndexChanged, this, &ArrangeDialog::readFields);
+    watch({m_count, m_right, m_down, m_other});
 }
 
 void ArrangeDialog::choose(Arrange what) {
@@ -121,35 +113,38 @@ void ArrangeDialog::choose(Arrange what) {
     take(how);
 }
 
-void ArrangeDialog::readFields() {
+Result<void> ArrangeDialog::read() {
     auto how = m_how;
     how.count = m_count->value();
     how.other = PieceId{m_other->currentData().toUInt()};
     for (auto [field, value] : {std::pair{m_right, &how.at.x}, std::pair{m_down, &how.at.y}}) {
         if (!m_form->isRowVisible(field)) continue;
         const auto length = readSigned(field->text(), m_question.quilt.units);
-        m_do->setEnabled(length.has_value());
-        if (!length) return m_trouble->setText(QString::fromStdString(words::sentence(length.error())));
+        if (!length) return tl::unexpected(length.error());
         // What was dragged finer than the field says stays as it is until something else is typed.
         if (field->isModified()) *value = *length;
     }
     m_how = how;
-    tell(edit::arranged(m_question.quilt, m_question.block, m_question.piece, m_how));
+    auto result = edit::arranged(m_question.quilt, m_question.block, m_question.piece, m_how);
+    m_result.reset();
+    if (!result) return tl::unexpected(result.error());
+    m_result = std::move(*result);
+    return {};
 }
 
 void ArrangeDialog::take(const edit::Arrangement& how) {
     m_how = how;
-    const QSignalBlocker quiet(m_count);
-    m_count->setValue(how.count);
-    m_right->setText(typed(how.at.x, m_question.quilt.units, 16));
-    m_down->setText(typed(how.at.y, m_question.quilt.units, 16));
-    tell(edit::arranged(m_question.quilt, m_question.block, m_question.piece, m_how));
+    {
+        const QSignalBlocker count(m_count), right(m_right), down(m_down);
+        m_count->setValue(how.count);
+        m_right->setText(typed(how.at.x, m_question.quilt.units, 16));
+        m_down->setText(typed(how.at.y, m_question.quilt.units, 16));
+    }
+    changed();
 }
 
-void ArrangeDialog::tell(const edit::Edited& result) {
-    m_do->setEnabled(result.has_value());
-    m_trouble->setText(result ? "" : QString::fromStdString(words::sentence(result.error())));
-    m_picture->show(result ? *result : m_question.quilt, m_how);
+void ArrangeDialog::follow(bool) {
+    m_picture->show(m_result ? *m_result : m_question.quilt, m_how);
 }
 
 } // namespace up::app

@@ -2,9 +2,8 @@
 // Copies of a piece, a cut through it, or halves made whole, seen before it is done.
 #pragma once
 
+#include "app/dialogs/form.hpp"
 #include "app/questions/arranging.hpp"
-
-#include <QDialog>
 
 class QComboBox;
 class QFormLayout;
@@ -18,7 +17,7 @@ namespace up::app {
 
 class ArrangePicture;
 
-class ArrangeDialog : public QDialog {
+class ArrangeDialog : public Form {
     Q_OBJECT
 public:
     explicit ArrangeDialog(ArrangeQuestion question, QWidget* parent = nullptr);
@@ -27,10 +26,10 @@ public:
 private:
     void buildFields(QFormLayout& form);
     void choose(edit::Arrange what);
-    void readFields();
-    /// Puts the measures of `how` into the fields, tries it and shows what comes of it.
+    [[nodiscard]] Result<void> read() override;
+    void follow(bool well) override;
+    /// Puts the measures of `how` into the fields.
     void take(const edit::Arrangement& how);
-    void tell(const edit::Edited& result);
 
     ArrangeQuestion m_question;
     edit::Arrangement m_how;
@@ -40,8 +39,8 @@ private:
     QSpinBox* m_count = nullptr;
     QLineEdit *m_right = nullptr, *m_down = nullptr;
     QComboBox* m_other = nullptr;
-    QLabel *m_about, *m_trouble;
-    QPushButton* m_do = nullptr;
+    QLabel* m_about;
+    std::optional<quilt::Quilt> m_result; ///< what comes of it
 };
 
 } // namespace up::app

@@ -6,6 +6,7 @@
 #include "app/look/names.hpp"
 #include "app/pictures/layer_picture.hpp"
 #include "core/edit/edits.hpp"
+#include "core/edit/naming.hpp"
 #include "core/measure/say.hpp"
 #include "core/plan/block/ground_plan.hpp"
 #include "words/sentences.hpp"
@@ -69,13 +70,12 @@ std::pair<measure::Length, measure::Length> usualSize(const quilt::Quilt& quilt)
 } // namespace
 
 BlockDialog::BlockDialog(BlockQuestion question, QWidget* parent)
-    : QDialog(parent), m_question(std::move(question)), m_picked(look::q(look::webPaper)),
+    : Form("New block", parent), m_question(std::move(question)), m_picked(look::q(look::webPaper)),
       m_name(named(new QLineEdit(this), "block.name")), m_size(named(new QLineEdit(this), "block.size")),
       m_clothName(named(new QLineEdit(this), "block.clothName")),
       m_cloth(named(new QComboBox(this), "block.background")), m_web(named(new QComboBox(this), "block.web")),
       m_colour(named(new QPushButton("Colour…", this), "block.colour")), m_says(new QLabel(this)),
-      m_trouble(new QLabel(this)), m_picture(named(new LayerPicture(this), "block.picture")) {
-    setWindowTitle("New block");
+      m_picture(named(new LayerPicture(this), "block.picture")) {
     auto* column = new QVBoxLayout(this);
     auto* row = new QHBoxLayout;
     column->addLayout(row, 1);
@@ -87,17 +87,12 @@ BlockDialog::BlockDialog(BlockQuestion question, QWidget* parent)
     buildFields(*form);
     buildCloth(*form);
     m_says->setObjectName("block.says");
-    m_trouble->setObjectName("block.trouble");
-    m_trouble->setProperty("role", "caution");
-    for (auto* label : {m_says, m_trouble}) {
-        label->setWordWrap(true);
-        label->setTextFormat(Qt::PlainText);
-        left->addWidget(label);
-    }
+    m_says->setWordWrap(true);
+    m_says->setTextFormat(Qt::PlainText);
+    left->addWidget(m_says);
     left->addStretch();
     row->addWidget(m_picture, 1);
-    m_make = addButtons(*this, *column, "Make the block", "block.make");
-    m_make->setDefault(true);
+    addFoot(*column, "Make the block", "block.make");
     chooseCloth();
     m_name->selectAll();
     m_name->setFocus();
@@ -116,8 +111,7 @@ void BlockDialog::buildFields(QFormLayout& form) {
     auto* hint = new QLabel("such as 9, 9 1/2 or 9 x 12", this);
     hint->setProperty("role", "quiet");
     form.addRow("", hint);
-    for (auto* field : {m_name, m_size, m_clothName})
-        connect(field, &QLineEdit::textChanged, this, &BlockDialog::refresh);
+    watch({m_name, m_size, m_clothName});
 }
 
 void BlockDialog::buildCloth(QFormLayout& form) {
@@ -140,7 +134,7 @@ void BlockDialog::buildCloth(QFormLayout& form) {
     form.addRow("", cloth);
     form.addRow("Fusible web", m_web);
     connect(m_cloth, &QComboBox::activated, this, &BlockDialog::chooseCloth);
-    connect(m_web, &QComboBox::activated, this, &BlockDialog::refresh);
+    watch({m_web});
     connect(m_colour, &QPushButton::clicked, this, &BlockDialog::pickColour);
 }
 
@@ -152,13 +146,13 @@ void BlockDialog::chooseCloth() {
     for (QWidget* field : {static_cast<QWidget*>(m_clothName), static_cast<QWidget*>(m_colour)})
         field->setVisible(isFreshCloth());
     if (isFreshCloth()) m_clothName->setFocus();
-    refresh();
+    changed();
 }
 
 void BlockDialog::pickColour() {
     const auto picked = QColorDialog::getColor(m_picked, this, "Colour of the background");
     if (picked.isValid()) m_picked = picked;
-    refresh();
+    changed();
 }
 
 Result<quilt::Block> BlockDialog::block() const {
@@ -183,17 +177,19 @@ QString BlockDialog::says(const quilt::Block& block) const {
     return out;
 }
 
-void BlockDialog::refresh() {
-    if (!m_make) return;
+Result<void> BlockDialog::read() {
     const auto made = block();
-    const bool nameless = m_name->text().trimmed().isEmpty();
-    const bool clothless = isFreshCloth() && m_clothName->text().trimmed().isEmpty();
-    m_make->setEnabled(made && !nameless && !clothless);
-    m_trouble->setVisible(!m_make->isEnabled());
+    if (!made) return tl::unexpected(made.error());
+    const auto name = edit::properName(m_name->text().toStdString());
+    if (!name) return tl::unexpected(name.error());
+    if (!isFreshCloth()) return {};
+    const auto cloth = edit::properName(m_clothName->text().toStdString());
+    return cloth ? Result<void>() : tl::unexpected(cloth.error());
+}
+
+void BlockDialog::follow(bool) {
+    const auto made = block();
     m_says->setVisible(made.has_value());
-    m_trouble->setText(!made      ? QString::fromStdString(words::sentence(made.error()))
-                       : nameless ? "Give the block a name, so that you find it again."
-                                  : "Give the cloth a name, or choose another.");
     m_colour->setIcon(swatchOf(Colour{static_cast<std::uint8_t>(m_picked.red()),
                                       static_cast<std::uint8_t>(m_picked.green()),
                                       static_cast<std::uint8_t>(m_picked.blue())}));

@@ -2,10 +2,10 @@
 // A new block: name, finished size, background, web; with the square as it will be cut.
 #pragma once
 
+#include "app/dialogs/form.hpp"
 #include "app/questions/blocking.hpp"
 
 #include <QColor>
-#include <QDialog>
 
 class QComboBox;
 class QFormLayout;
@@ -17,7 +17,7 @@ namespace up::app {
 
 class LayerPicture;
 
-class BlockDialog : public QDialog {
+class BlockDialog : public Form {
     Q_OBJECT
 public:
     explicit BlockDialog(BlockQuestion question, QWidget* parent = nullptr);
@@ -28,8 +28,8 @@ private:
     void buildCloth(QFormLayout& form);
     void chooseCloth();
     void pickColour();
-    /// What is wrong, or the picture.
-    void refresh();
+    [[nodiscard]] Result<void> read() override;
+    void follow(bool well) override;
     [[nodiscard]] Result<quilt::Block> block() const;
     [[nodiscard]] bool isFreshCloth() const;
     [[nodiscard]] QString says(const quilt::Block& block) const;
@@ -38,8 +38,8 @@ private:
     QColor m_picked;
     QLineEdit *m_name, *m_size, *m_clothName;
     QComboBox *m_cloth, *m_web;
-    QPushButton *m_colour, *m_make = nullptr;
-    QLabel *m_says, *m_trouble;
+    QPushButton* m_colour;
+    QLabel* m_says;
     LayerPicture* m_picture;
 };
 

@@ -4,10 +4,11 @@
 #include "app/canvas/painter.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "core/shape/stretches.hpp"
 #include "core/sheet/sheet.hpp"
 
-#include <QDialogButtonBox>
+#include <QHBoxLayout>
 #include <QLabel>
 #include <QMouseEvent>
 #include <QPainter>
@@ -23,9 +24,8 @@ const quilt::Piece& edgesPiece(const EdgeQuestion& question) {
 } // namespace
 
 EdgeDialog::EdgeDialog(EdgeQuestion question, QWidget* parent)
-    : QDialog(parent), m_question(std::move(question)),
+    : Form("Dotted edges of " + q(edgesPiece(question).name), parent), m_question(std::move(question)),
       m_picture(named(new EdgePicture(m_question, this), "edges.picture")), m_about(new QLabel(this)) {
-    setWindowTitle("Dotted edges of " + QString::fromStdString(edgesPiece(m_question).name));
     auto* column = new QVBoxLayout(this);
     auto* help =
         new QLabel("Click a stretch of the edge that lies beneath another piece or in a seam: it becomes "
@@ -35,24 +35,24 @@ EdgeDialog::EdgeDialog(EdgeQuestion question, QWidget* parent)
     column->addWidget(help);
     column->addWidget(m_picture, 1);
     column->addWidget(m_about);
-    auto* buttons = new QDialogButtonBox(this);
-    auto* set = named(buttons->addButton("Set the edges", QDialogButtonBox::AcceptRole), "edges.set");
-    auto* hidden =
-        named(buttons->addButton("What is hidden now", QDialogButtonBox::ActionRole), "edges.hidden");
-    auto* none = named(buttons->addButton("None", QDialogButtonBox::ActionRole), "edges.none");
-    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
+    auto* choices = new QHBoxLayout;
+    auto* hidden = named(new QPushButton("What is hidden now", this), "edges.hidden");
+    auto* none = named(new QPushButton("None", this), "edges.none");
+    for (auto* button : {hidden, none}) {
+        button->setAutoDefault(false);
+        choices->addWidget(button);
+    }
+    choices->addStretch();
+    column->addLayout(choices);
     hidden->setEnabled(!m_question.hidden.empty());
-    column->addWidget(buttons);
-    connect(set, &QPushButton::clicked, this, &QDialog::accept);
     connect(hidden, &QPushButton::clicked, this, [this] { m_picture->setDotted(m_question.hidden); });
     connect(none, &QPushButton::clicked, this, [this] { m_picture->setDotted({}); });
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-    connect(m_picture, &EdgePicture::changed, this, &EdgeDialog::tell);
+    connect(m_picture, &EdgePicture::changed, this, &EdgeDialog::changed);
     resize(760, 600);
-    tell();
+    addFoot(*column, "Set the edges", "edges.set");
 }
 
-void EdgeDialog::tell() {
+void EdgeDialog::follow(bool) {
     double mm = 0;
     for (const auto& line : m_picture->dotted())
         mm += shape::lengthOf(flattened(line));

@@ -4,7 +4,9 @@
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/pictures/layer_picture.hpp"
+#include "core/edit/naming.hpp"
 #include "core/plan/block/doubts.hpp"
 #include "core/plan/block/ground_plan.hpp"
 #include "core/plan/block/shine_plan.hpp"
@@ -60,25 +62,22 @@ Glance glanceAt(const quilt::Quilt& quilt, BlockId id) {
 } // namespace
 
 FabricDialog::FabricDialog(FabricQuestion question, QWidget* parent)
-    : QDialog(parent), m_quilt(std::move(question.quilt)), m_block(question.block),
+    : Form("Fabrics", parent), m_quilt(std::move(question.quilt)), m_block(question.block),
       m_list(named(new QListWidget(this), "fabric.list")), m_name(named(new QLineEdit(this), "fabric.name")),
       m_colour(named(new QPushButton("Colour…", this), "fabric.colour")),
       m_light(named(new QSlider(Qt::Horizontal, this), "fabric.light")), m_lets(new QLabel(this)),
       m_says(new QLabel(this)), m_picture(named(new LayerPicture(this), "fabric.picture")), m_newest(this) {
-    setWindowTitle("Fabrics");
     buildFields();
     for (const auto& fabric : m_quilt.fabrics)
         m_list->addItem(new QListWidgetItem(swatchOf(fabric.colour), QString::fromStdString(fabric.name)));
     connect(m_list, &QListWidget::currentRowChanged, this, &FabricDialog::choose);
-    connect(m_name, &QLineEdit::textEdited, this, &FabricDialog::change);
-    connect(m_light, &QSlider::valueChanged, this, &FabricDialog::change);
+    watch({m_name, m_light});
     connect(m_colour, &QPushButton::clicked, this, &FabricDialog::pickColour);
     int first = 0;
     for (std::size_t i = 0; i < m_quilt.fabrics.size(); ++i)
         if (m_quilt.fabrics[i].id == question.fabric) first = static_cast<int>(i);
     m_list->setCurrentRow(first);
     resize(900, 600);
-    look();
 }
 
 void FabricDialog::buildFields() {
@@ -107,24 +106,25 @@ void FabricDialog::buildFields() {
     m_says->setWordWrap(true);
     m_says->setTextFormat(Qt::PlainText);
     right->addWidget(m_says);
-    m_ok = addButtons(*this, *column, "Keep these fabrics", "fabric.keep");
+    addFoot(*column, "Keep these fabrics", "fabric.keep");
 }
 
 quilt::Fabric* FabricDialog::fabric() {
-    const int row = m_list->currentRow();
-    return row < 0 ? nullptr : &m_quilt.fabrics[static_cast<std::size_t>(row)];
+    return m_row < 0 ? nullptr : &m_quilt.fabrics[static_cast<std::size_t>(m_row)];
 }
 
-void FabricDialog::choose(int) {
+/// A name that cannot be one stays in its field only: the fabric keeps the last that could.
+void FabricDialog::choose(int row) {
+    m_row = row;
     const auto* chosen = fabric();
     if (!chosen) return;
-    const QSignalBlocker quiet(m_light);
+    const QSignalBlocker quiet(m_light), silent(m_name);
     m_name->setText(QString::fromStdString(chosen->name));
     m_colour->setIcon(swatchOf(chosen->colour));
     const int light = static_cast<int>(std::lround((1 - chosen->opacity) * 100));
     m_light->setRange(0, std::max(60, light));
     m_light->setValue(light);
-    m_lets->setText(QString("Light that comes through: %1 %").arg(light));
+    changed();
 }
 
 void FabricDialog::pickColour() {
@@ -139,14 +139,18 @@ void FabricDialog::pickColour() {
     look();
 }
 
-void FabricDialog::change() {
+Result<void> FabricDialog::read() {
     auto* chosen = fabric();
-    if (!chosen) return;
-    const auto name = m_name->text().trimmed();
-    m_ok->setEnabled(!name.isEmpty());
-    if (!name.isEmpty()) chosen->name = name.toStdString();
-    m_list->currentItem()->setText(QString::fromStdString(chosen->name));
+    if (!chosen) return {};
     chosen->opacity = 1 - m_light->value() / 100.0;
+    const auto name = edit::properName(m_name->text().toStdString());
+    if (!name) return tl::unexpected(name.error());
+    chosen->name = *name;
+    return {};
+}
+
+void FabricDialog::follow(bool) {
+    if (const auto* chosen = fabric()) m_list->item(m_row)->setText(q(chosen->name));
     m_lets->setText(QString("Light that comes through: %1 %").arg(m_light->value()));
     look();
 }

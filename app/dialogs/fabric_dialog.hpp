@@ -2,10 +2,9 @@
 // The quilt's fabrics: name, colour, and how much light comes through; with the block as it will look.
 #pragma once
 
+#include "app/dialogs/form.hpp"
 #include "app/questions/grounding.hpp"
 #include "app/session/aside.hpp"
-
-#include <QDialog>
 
 class QLabel;
 class QLineEdit;
@@ -17,7 +16,7 @@ namespace up::app {
 
 class LayerPicture;
 
-class FabricDialog : public QDialog {
+class FabricDialog : public Form {
     Q_OBJECT
 public:
     explicit FabricDialog(FabricQuestion question, QWidget* parent = nullptr);
@@ -28,7 +27,8 @@ private:
     void buildFields();
     void choose(int row);
     void pickColour();
-    void change();
+    [[nodiscard]] Result<void> read() override;
+    void follow(bool well) override;
     void look();
     [[nodiscard]] quilt::Fabric* fabric();
 
@@ -40,7 +40,7 @@ private:
     QSlider* m_light;
     QLabel *m_lets, *m_says;
     LayerPicture* m_picture;
-    QPushButton* m_ok = nullptr;
+    int m_row = -1; ///< whose fields are shown
     Newest m_newest;
 };
 

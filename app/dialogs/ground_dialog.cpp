@@ -4,6 +4,7 @@
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/pictures/layer_picture.hpp"
 #include "core/plan/block/doubts.hpp"
 #include "core/plan/block/ground_plan.hpp"
@@ -65,8 +66,8 @@ std::vector<sheet::Layer> layersOf(const quilt::Quilt& quilt, const quilt::Block
 } // namespace
 
 GroundDialog::GroundDialog(GroundQuestion question, QWidget* parent)
-    : QDialog(parent), m_quilt(std::move(question.quilt)),
-      m_block(quilt::the(m_quilt.blocks, question.block)),
+    : Form("Background of " + q(quilt::the(question.quilt.blocks, question.block).name), parent),
+      m_quilt(std::move(question.quilt)), m_block(quilt::the(m_quilt.blocks, question.block)),
       m_fabric(named(new QComboBox(this), "ground.fabric")),
       m_sewn(named(new QComboBox(this), "ground.sewn")),
       m_larger(named(new QLineEdit(this), "ground.larger")),
@@ -80,8 +81,7 @@ GroundDialog::GroundDialog(GroundQuestion question, QWidget* parent)
       m_addPatch(named(new QPushButton("Add a patch", this), "ground.addPatch")),
       m_remove(named(new QPushButton("Remove", this), "ground.remove")),
       m_even(named(new QPushButton("Make them even", this), "ground.even")), m_says(new QLabel(this)),
-      m_trouble(new QLabel(this)), m_picture(named(new LayerPicture(this), "ground.picture")) {
-    setWindowTitle("Background of " + QString::fromStdString(m_block.name));
+      m_picture(named(new LayerPicture(this), "ground.picture")) {
     auto* column = new QVBoxLayout(this);
     auto* row = new QHBoxLayout;
     column->addLayout(row, 1);
@@ -91,16 +91,11 @@ GroundDialog::GroundDialog(GroundQuestion question, QWidget* parent)
     buildStrips(*left);
     row->addWidget(m_picture, 1);
     m_says->setObjectName("ground.says");
-    m_trouble->setObjectName("ground.trouble");
-    m_trouble->setProperty("role", "caution");
-    for (auto* label : {m_says, m_trouble}) {
-        label->setWordWrap(true);
-        label->setTextFormat(Qt::PlainText);
-        column->addWidget(label);
-    }
-    m_ok = addButtons(*this, *column, "Set the background", "ground.set");
+    m_says->setWordWrap(true);
+    m_says->setTextFormat(Qt::PlainText);
+    column->addWidget(m_says);
     fillStrips();
-    refresh();
+    addFoot(*column, "Set the background", "ground.set");
     resize(960, 640);
 }
 
@@ -129,11 +124,7 @@ void GroundDialog::buildFields(QVBoxLayout& column) {
     print->addWidget(m_printed), print->addWidget(m_grain);
     form->addRow("", print);
     form->addRow("It is", m_sewn);
-    connect(m_fabric, &QComboBox::activated, this, &GroundDialog::read);
-    connect(m_larger, &QLineEdit::textEdited, this, &GroundDialog::read);
-    for (auto* box : {m_halves, m_quarters, m_diagonals, m_printed})
-        connect(box, &QCheckBox::toggled, this, &GroundDialog::read);
-    connect(m_grain, &QDoubleSpinBox::valueChanged, this, &GroundDialog::read);
+    watch({m_fabric, m_larger, m_halves, m_quarters, m_diagonals, m_printed, m_grain, m_strips});
     connect(m_sewn, &QComboBox::currentIndexChanged, this, &GroundDialog::sewFrom);
 }
 
@@ -142,6 +133,7 @@ void GroundDialog::buildStrips(QVBoxLayout& column) {
     m_strips->verticalHeader()->hide();
     m_strips->setSelectionBehavior(QAbstractItemView::SelectRows);
     m_strips->setSelectionMode(QAbstractItemView::SingleSelection);
+    m_strips->setTabKeyNavigation(false); // Tab goes on
     m_strips->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     m_strips->setMinimumWidth(460);
     m_strips->verticalHeader()->setDefaultSectionSize(40);
@@ -156,9 +148,6 @@ void GroundDialog::buildStrips(QVBoxLayout& column) {
     }
     column.addLayout(row);
     column.addStretch();
-    connect(m_strips, &QTableWidget::itemChanged, this, [this] {
-        if (!m_filling) read();
-    });
     connect(m_addStrip, &QPushButton::clicked, this, &GroundDialog::addStrip);
     connect(m_addPatch, &QPushButton::clicked, this, &GroundDialog::addPatch);
     connect(m_remove, &QPushButton::clicked, this, &GroundDialog::remove);
@@ -167,22 +156,24 @@ void GroundDialog::buildStrips(QVBoxLayout& column) {
                                                                    : measure::Length::ofMm(1);
         m_block.ground = plan::evenedOut(m_block, step);
         fillStrips();
-        refresh();
+        changed();
     });
 }
 
 QComboBox* GroundDialog::fabricBox(int row, FabricId chosen) {
     auto* box = new QComboBox(m_strips);
     box->setObjectName("ground.patch" + QString::number(row));
+    box->setAccessibleName("Fabric of this patch");
+    box->setToolTip("Which cloth this patch is cut from");
     for (const auto& fabric : m_quilt.fabrics)
         box->addItem(swatchOf(fabric.colour), QString::fromStdString(fabric.name), fabric.id.value);
     box->setCurrentIndex(box->findData(chosen.value));
-    connect(box, &QComboBox::activated, this, &GroundDialog::read);
+    watch({box});
     return box;
 }
 
 void GroundDialog::fillStrips() {
-    m_filling = true;
+    const QSignalBlocker quiet(m_strips);
     m_strips->setRowCount(0);
     int number = 0;
     for (const auto& strip : m_block.ground.strips) {
@@ -202,7 +193,6 @@ void GroundDialog::fillStrips() {
                               new QTableWidgetItem(typed(strip.patches[p].cut.mm(), m_quilt.units, 16)));
         }
     }
-    m_filling = false;
 }
 
 Result<measure::Length> GroundDialog::lengthIn(int row, int column) const {
@@ -246,14 +236,9 @@ Result<quilt::Ground> GroundDialog::readGround() const {
     return out;
 }
 
-void GroundDialog::read() {
+Result<void> GroundDialog::read() {
     m_block.background = FabricId{m_fabric->currentData().toUInt()};
-    auto ground = readGround();
-    m_trouble->setText(ground ? QString() : QString::fromStdString(words::sentence(ground.error())));
-    m_trouble->setVisible(!ground);
-    if (m_ok) m_ok->setEnabled(ground.has_value());
-    if (ground) m_block.ground = std::move(*ground);
-    refresh();
+    return readGround().map([this](quilt::Ground ground) { m_block.ground = std::move(ground); });
 }
 
 /// From one piece of cloth two even strips to begin with; back again the strips are gone.
@@ -271,7 +256,7 @@ void GroundDialog::sewFrom(int how) {
         m_quilt.units == measure::System::inches ? measure::Length::ofInches(1, 8) : measure::Length::ofMm(1);
     ground = plan::evenedOut(m_block, step);
     fillStrips();
-    read();
+    changed();
 }
 
 void GroundDialog::addStrip() {
@@ -281,7 +266,7 @@ void GroundDialog::addStrip() {
                                               {{m_block.background, measure::Length::ofInches(10, 1)}}}
                          : strips.back());
     fillStrips();
-    refresh();
+    changed();
 }
 
 void GroundDialog::addPatch() {
@@ -293,7 +278,7 @@ void GroundDialog::addPatch() {
     auto& patches = strips[number - 1].patches;
     patches.push_back(patches.back());
     fillStrips();
-    refresh();
+    changed();
 }
 
 void GroundDialog::remove() {
@@ -309,10 +294,13 @@ void GroundDialog::remove() {
     if (patches.empty()) strips.erase(strips.begin() + static_cast<std::ptrdiff_t>(number));
     fillStrips();
     if (strips.empty()) m_sewn->setCurrentIndex(0);
-    refresh();
+    changed();
 }
 
-void GroundDialog::refresh() {
+/// What cannot be read yet is not carried into a new table; a strip that is wrong can always be removed.
+void GroundDialog::follow(bool well) {
+    for (auto* button : {m_addStrip, m_addPatch, m_even})
+        button->setEnabled(well);
     const bool sewn = m_sewn->currentIndex() != 0;
     for (QWidget* part :
          {static_cast<QWidget*>(m_strips), static_cast<QWidget*>(m_addStrip),

@@ -2,9 +2,8 @@
 // A block's background: its cloth, how much larger it is cut, creases, print, and the strips it is sewn from.
 #pragma once
 
+#include "app/dialogs/form.hpp"
 #include "app/questions/grounding.hpp"
-
-#include <QDialog>
 
 class QCheckBox;
 class QComboBox;
@@ -20,7 +19,7 @@ namespace up::app {
 
 class LayerPicture;
 
-class GroundDialog : public QDialog {
+class GroundDialog : public Form {
     Q_OBJECT
 public:
     explicit GroundDialog(GroundQuestion question, QWidget* parent = nullptr);
@@ -31,15 +30,14 @@ private:
     void buildStrips(QVBoxLayout& column);
     void fillStrips();
     [[nodiscard]] QComboBox* fabricBox(int row, FabricId chosen);
-    /// Fields into the block; what cannot be read is said and leaves the block as it was.
-    void read();
+    [[nodiscard]] Result<void> read() override;
+    void follow(bool well) override;
     [[nodiscard]] Result<quilt::Ground> readGround() const;
     [[nodiscard]] Result<measure::Length> lengthIn(int row, int column) const;
     void sewFrom(int how);
     void addStrip();
     void addPatch();
     void remove();
-    void refresh();
 
     quilt::Quilt m_quilt;
     quilt::Block m_block;
@@ -48,10 +46,9 @@ private:
     QCheckBox *m_halves, *m_quarters, *m_diagonals, *m_printed;
     QDoubleSpinBox* m_grain;
     QTableWidget* m_strips;
-    QPushButton *m_addStrip, *m_addPatch, *m_remove, *m_even, *m_ok = nullptr;
-    QLabel *m_says, *m_trouble;
+    QPushButton *m_addStrip, *m_addPatch, *m_remove, *m_even;
+    QLabel* m_says;
     LayerPicture* m_picture;
-    bool m_filling = false;
 };
 
 } // namespace up::app

@@ -10,7 +10,6 @@
 
 #include <QCheckBox>
 #include <QComboBox>
-#include <QDialogButtonBox>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
@@ -45,10 +44,9 @@ QString roleWords(const quilt::DrawnShape& drawn, Role role) {
 } // namespace
 
 ImportDialog::ImportDialog(ImportQuestion question, QWidget* parent)
-    : QDialog(parent), m_question(std::move(question)), m_read(m_question.drawing),
+    : Form("Import " + question.file, parent), m_question(std::move(question)), m_read(m_question.drawing),
       m_picture(named(new ImportPicture(this), "import.picture")), m_notes(new QLabel(this)),
       m_size(new QLabel(this)), m_side(named(new QLabel(this), "import.side")) {
-    setWindowTitle("Import " + m_question.file);
     auto* row = new QHBoxLayout(this);
     row->addWidget(m_picture, 1);
     auto* side = new QWidget(this);
@@ -60,20 +58,14 @@ ImportDialog::ImportDialog(ImportQuestion question, QWidget* parent)
     buildShapes(*column);
     buildMeasuring(*column);
     buildPlacing(*column);
-    auto* buttons = new QDialogButtonBox(this);
-    m_add = named(buttons->addButton("Add", QDialogButtonBox::AcceptRole), "import.add");
-    m_add->setDefault(true);
-    buttons->addButton(QDialogButtonBox::Cancel)->setAutoDefault(false);
-    column->addWidget(buttons);
-    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    addFoot(*column, "Add", "import.add");
     connect(m_picture, &ImportPicture::clicked, this, [this](int shape) {
         m_list->setCurrentRow(shape);
         chooseRole(shape, m_roles[static_cast<std::size_t>(shape)] == Role::piece ? Role::out : Role::piece);
     });
     resize(1040, 680);
     present(m_question.drawing);
-    m_add->setFocus();
+    acceptButton()->setFocus();
 }
 
 /// Enter in the field of the known length ends the typing, not the dialog.
@@ -98,19 +90,18 @@ void ImportDialog::applyMark() {
     m_roles = roles, m_sideChosen = chosen;
     m_picture->setRoles(m_roles);
     fillList();
-    tell();
+    changed();
 }
 
-void ImportDialog::readMargin() {
+Result<void> ImportDialog::read() {
+    if (!m_read) return tl::unexpected(m_read.error());
     const auto text = m_margin->text().trimmed().toStdString();
-    auto length = measure::readLength(text, m_question.units);
-    if (length && length->mm() < 0) length = failure(Code::badLength, {text});
-    if (length) m_free = *length;
-    fillList();
-    tell();
-    if (length) return;
-    m_add->setEnabled(false);
-    m_size->setText(QString::fromStdString(words::sentence(length.error())));
+    const auto length = measure::readLength(text, m_question.units);
+    if (!length) return tl::unexpected(length.error());
+    if (length->mm() < 0) return failure(Code::badLength, {text});
+    m_free = *length;
+    if (std::count(m_roles.begin(), m_roles.end(), Role::piece) == 0) return failure(Code::nothingChosen);
+    return {};
 }
 
 edit::ImportOptions ImportDialog::options() const {
@@ -122,7 +113,7 @@ ImportAnswer ImportDialog::answer() const {
 }
 
 void ImportDialog::readAgain() {
-    m_add->setEnabled(false);
+    acceptButton()->setEnabled(false);
     m_notes->clear();
     m_reading.start(
         "Reading it again",
@@ -133,7 +124,7 @@ void ImportDialog::readAgain() {
 }
 
 void ImportDialog::joinPages() {
-    m_add->setEnabled(false);
+    acceptButton()->setEnabled(false);
     m_notes->clear();
     using Pages = Result<std::vector<quilt::Drawing>>;
     m_reading.start(
@@ -153,7 +144,7 @@ void ImportDialog::joinPages() {
 void ImportDialog::stopReading() {
     m_settings = m_readBefore;
     showSettings();
-    tell();
+    changed();
     m_notes->setText("Nothing was read anew; this is the page as it was read before.");
 }
 
@@ -176,7 +167,6 @@ void ImportDialog::present(const Result<quilt::Drawing>& drawing) {
     m_roles.assign(m_drawing.shapes.size(), Role::piece);
     m_picture->show(m_drawing);
     QStringList notes;
-    if (!drawing) notes << QString::fromStdString(words::sentence(drawing.error()));
     for (std::size_t i = 0; i < m_drawing.warnings.size() && i < 6; ++i)
         notes << "• " + QString::fromStdString(words::sentence(m_drawing.warnings[i]));
     if (m_drawing.warnings.size() > 6)
@@ -184,7 +174,7 @@ void ImportDialog::present(const Result<quilt::Drawing>& drawing) {
     m_notes->setText(notes.join("\n"));
     m_fit->setCurrentIndex(static_cast<int>(edit::usualFit(m_drawing, m_question.width, m_question.height)));
     fillList();
-    tell();
+    changed();
     askLetters();
 }
 
@@ -263,14 +253,14 @@ void ImportDialog::chooseRole(int shape, Role role) {
     m_picture->setRoles(m_roles);
     fillList();
     m_list->setCurrentRow(shape);
-    tell();
+    changed();
 }
 
 /// The number on the button, and how large it will be.
-void ImportDialog::tell() {
+void ImportDialog::follow(bool) {
+    if (m_reading.isRunning()) acceptButton()->setEnabled(false);
     const auto wanted = std::count(m_roles.begin(), m_roles.end(), Role::piece);
-    m_add->setEnabled(wanted > 0);
-    m_add->setText(wanted == 1 ? QString("Add 1 piece") : QString("Add %1 pieces").arg(wanted));
+    acceptButton()->setText(wanted == 1 ? QString("Add 1 piece") : QString("Add %1 pieces").arg(wanted));
     shape::Box box;
     for (std::size_t i = 0; i < m_roles.size(); ++i)
         if (m_roles[i] == Role::piece) box.take(boundsOf(m_drawing.shapes[i].outline));

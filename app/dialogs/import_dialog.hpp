@@ -2,10 +2,9 @@
 // Shows a page with what was found and what was left out and why; what is wanted is ticked.
 #pragma once
 
+#include "app/dialogs/form.hpp"
 #include "app/questions/importing.hpp"
 #include "app/session/errand.hpp"
-
-#include <QDialog>
 
 class QCheckBox;
 class QComboBox;
@@ -20,7 +19,7 @@ namespace up::app {
 
 class ImportPicture;
 
-class ImportDialog : public QDialog {
+class ImportDialog : public Form {
     Q_OBJECT
 public:
     explicit ImportDialog(ImportQuestion question, QWidget* parent = nullptr);
@@ -51,9 +50,9 @@ private:
     [[nodiscard]] std::vector<std::string> namesShown() const;
     void fillList();
     void chooseRole(int shape, edit::Role role);
-    void tell();
+    [[nodiscard]] Result<void> read() override;
+    void follow(bool well) override;
     [[nodiscard]] edit::ImportOptions options() const;
-    void readMargin();
 
     ImportQuestion m_question;
     ReadSettings m_settings;
@@ -78,7 +77,6 @@ private:
     QCheckBox* m_measure = nullptr;
     QLineEdit* m_length = nullptr;
     bool m_entered = false; ///< Enter was pressed in it
-    QPushButton* m_add;
 };
 
 } // namespace up::app

@@ -144,7 +144,7 @@ void ImportDialog::buildPlacing(QVBoxLayout& column) {
     });
     connect(m_fit, &QComboBox::activated, this, [this] {
         fillList();
-        tell();
+        changed();
     });
 }
 
@@ -156,7 +156,10 @@ void ImportDialog::buildMargin(QVBoxLayout& column) {
     m_margin = named(new QLineEdit(typed(m_free.mm(), m_question.units, 16), this), "import.margin");
     row->addWidget(new QLabel("Left free inside the finished edge", this));
     row->addWidget(m_margin, 1);
-    connect(m_margin, &QLineEdit::textEdited, this, &ImportDialog::readMargin);
+    connect(m_margin, &QLineEdit::textEdited, this, [this] {
+        changed();
+        fillList();
+    });
 }
 
 } // namespace up::app

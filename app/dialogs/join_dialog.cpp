@@ -18,12 +18,11 @@
 namespace up::app {
 
 JoinDialog::JoinDialog(std::vector<quilt::Drawing> pages, measure::System units, QWidget* parent)
-    : QDialog(parent), m_pages(std::move(pages)), m_units(units),
+    : Form("Pages that belong together", parent), m_pages(std::move(pages)), m_units(units),
       m_picture(named(new JoinPicture(m_pages, this), "join.picture")),
       m_columns(named(new QSpinBox(this), "join.columns")),
       m_across(named(new QLineEdit("0", this), "join.across")),
       m_down(named(new QLineEdit("0", this), "join.down")), m_says(new QLabel(this)) {
-    setWindowTitle("Pages that belong together");
     auto* row = new QHBoxLayout(this);
     auto* side = new QWidget(this);
     side->setFixedWidth(300);
@@ -48,13 +47,10 @@ JoinDialog::JoinDialog(std::vector<quilt::Drawing> pages, measure::System units,
     column->addWidget(match);
     column->addWidget(m_says);
     column->addStretch(1);
-    addButtons(*this, *column, "Join them", "join.do");
     row->addWidget(side);
     row->addWidget(m_picture, 1);
     resize(960, 640);
-    connect(m_columns, &QSpinBox::valueChanged, this, &JoinDialog::readFields);
-    for (auto* field : {m_across, m_down})
-        connect(field, &QLineEdit::textEdited, this, &JoinDialog::readFields);
+    watch({m_columns, m_across, m_down});
     connect(match, &QPushButton::clicked, this, [this] {
         const int matched = m_picture->matchAll();
         m_says->setText(QString("The lines of %1 of %2 pages go on from their neighbours.")
@@ -65,7 +61,7 @@ JoinDialog::JoinDialog(std::vector<quilt::Drawing> pages, measure::System units,
         m_says->setText(matches ? "Its lines go on from the page beside it."
                                 : "Its lines do not meet those beside it there.");
     });
-    readFields();
+    addFoot(*column, "Join them", "join.do");
 }
 
 const intake::PageGrid& JoinDialog::answer() const {
@@ -73,15 +69,16 @@ const intake::PageGrid& JoinDialog::answer() const {
 }
 
 /// Other numbers put every page back to where they say.
-void JoinDialog::readFields() {
+Result<void> JoinDialog::read() {
     intake::PageGrid grid{m_columns->value(), 0, 0, {}};
     for (auto [field, overlap] : {std::pair{m_across, &grid.across}, std::pair{m_down, &grid.down}}) {
         const auto length = measure::readLength(field->text().trimmed().toStdString(), m_units);
-        if (!length) return m_says->setText(QString::fromStdString(words::sentence(length.error())));
+        if (!length) return tl::unexpected(length.error());
         *overlap = length->mm();
     }
     m_says->clear();
     m_picture->setGrid(grid);
+    return {};
 }
 
 } // namespace up::app

@@ -2,10 +2,9 @@
 // How the pages of a pattern lie beside each other.
 #pragma once
 
+#include "app/dialogs/form.hpp"
 #include "core/measure/say.hpp"
 #include "intake/pages/pages.hpp"
-
-#include <QDialog>
 
 class QLabel;
 class QLineEdit;
@@ -15,14 +14,14 @@ namespace up::app {
 
 class JoinPicture;
 
-class JoinDialog : public QDialog {
+class JoinDialog : public Form {
     Q_OBJECT
 public:
     JoinDialog(std::vector<quilt::Drawing> pages, measure::System units, QWidget* parent = nullptr);
     [[nodiscard]] const intake::PageGrid& answer() const;
 
 private:
-    void readFields();
+    [[nodiscard]] Result<void> read() override;
     std::vector<quilt::Drawing> m_pages;
     measure::System m_units;
     JoinPicture* m_picture;

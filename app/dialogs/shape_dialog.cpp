@@ -25,10 +25,9 @@ namespace up::app {
 using quilt::RecipeKind;
 
 ShapeDialog::ShapeDialog(ShapeQuestion question, QWidget* parent)
-    : QDialog(parent), m_question(std::move(question)),
-      m_picture(named(new ShapePicture(m_question, this), "shape.picture")), m_trouble(new QLabel(this)) {
+    : Form(question.now ? "Measures of this shape" : "Add a shape", parent), m_question(std::move(question)),
+      m_picture(named(new ShapePicture(m_question, this), "shape.picture")) {
     const bool fresh = !m_question.now;
-    setWindowTitle(fresh ? "Add a shape" : "Measures of this shape");
     auto* row = new QHBoxLayout(this);
     auto* side = new QWidget(this);
     side->setFixedWidth(330);
@@ -36,11 +35,7 @@ ShapeDialog::ShapeDialog(ShapeQuestion question, QWidget* parent)
     m_column->setContentsMargins(0, 0, 0, 0);
     if (fresh) buildKinds(*m_column);
     buildLetters();
-    m_trouble->setWordWrap(true);
-    m_trouble->setStyleSheet("color: " + look::q(look::rust).name());
-    m_column->addWidget(m_trouble);
     m_column->addStretch(1);
-    m_add = addButtons(*this, *m_column, fresh ? "Add it" : "Change it", "shape.add");
     row->addWidget(side);
     row->addWidget(m_picture, 1);
     resize(fresh ? 860 : 780, 560);
@@ -51,8 +46,8 @@ ShapeDialog::ShapeDialog(ShapeQuestion question, QWidget* parent)
         m_recipe = *m_question.now;
         m_letters->setVisible(m_recipe.kind == RecipeKind::letter);
         buildMeasures();
-        remake();
     }
+    addFoot(*m_column, fresh ? "Add it" : "Change it", "shape.add");
 }
 
 void ShapeDialog::buildKinds(QVBoxLayout& column) {
@@ -110,10 +105,7 @@ void ShapeDialog::buildLetters() {
     form->addRow("", kinds);
     form->addRow(m_together);
     m_column->addWidget(m_letters);
-    connect(m_text, &QLineEdit::textChanged, this, &ShapeDialog::readLetters);
-    connect(m_family, &QComboBox::currentTextChanged, this, &ShapeDialog::readLetters);
-    for (auto* box : {m_bold, m_italic, m_together})
-        connect(box, &QCheckBox::toggled, this, &ShapeDialog::readLetters);
+    watch({m_text, m_family, m_bold, m_italic, m_together});
 }
 
 void ShapeDialog::choose(RecipeKind kind) {
@@ -129,21 +121,11 @@ void ShapeDialog::choose(RecipeKind kind) {
     m_recipe.at = shape::Transform::moveBy(m_question.width.mm() / 2, m_question.height.mm() / 2);
     m_letters->setVisible(kind == RecipeKind::letter);
     buildMeasures();
-    if (kind == RecipeKind::letter)
-        readLetters();
-    else
-        remake();
-}
-
-void ShapeDialog::readLetters() {
-    if (m_recipe.kind != RecipeKind::letter) return;
-    m_recipe.text = m_text->text().trimmed().toStdString();
-    m_recipe.family = m_family->currentText().toStdString();
-    m_recipe.bold = m_bold->isChecked(), m_recipe.italic = m_italic->isChecked();
-    remake();
+    changed();
 }
 
 void ShapeDialog::buildMeasures() {
+    m_fields.clear();
     delete m_measures;
     m_measures = new QWidget(this);
     auto* form = new QFormLayout(m_measures);
@@ -168,7 +150,8 @@ void ShapeDialog::addLength(std::size_t i) {
     field->setAccessibleName(name);
     field->setToolTip("A length such as 3 1/8, 3.125 or 8cm");
     static_cast<QFormLayout*>(m_measures->layout())->addRow(name, field);
-    connect(field, &QLineEdit::textEdited, this, [this, i, field] { readLength(i, field); });
+    m_fields.emplace_back(i, field);
+    watch({field});
 }
 
 void ShapeDialog::addNumber(std::size_t i) {
@@ -184,27 +167,35 @@ void ShapeDialog::addNumber(std::size_t i) {
     field->setAccessibleName(name);
     field->setToolTip("A number");
     static_cast<QFormLayout*>(m_measures->layout())->addRow(name, field);
-    connect(field, &QSpinBox::valueChanged, this, [this, i](int value) {
-        m_recipe.measures[i] = value;
-        remake();
-    });
+    m_fields.emplace_back(i, field);
+    watch({field});
 }
 
-void ShapeDialog::readLength(std::size_t i, QLineEdit* field) {
-    const auto length = readSigned(field->text(), m_question.units);
-    m_add->setEnabled(length.has_value());
-    if (!length) return m_trouble->setText(QString::fromStdString(words::sentence(length.error())));
-    m_recipe.measures[i] = *length;
-    remake();
-}
-
-void ShapeDialog::remake() {
+Result<void> ShapeDialog::read() {
+    if (m_recipe.kind == RecipeKind::letter) {
+        m_recipe.text = m_text->text().trimmed().toStdString();
+        m_recipe.family = m_family->currentText().toStdString();
+        m_recipe.bold = m_bold->isChecked(), m_recipe.italic = m_italic->isChecked();
+    }
+    for (const auto& [i, field] : m_fields) {
+        if (const auto* number = qobject_cast<QSpinBox*>(field)) {
+            m_recipe.measures[i] = number->value();
+            continue;
+        }
+        const auto* text = static_cast<QLineEdit*>(field);
+        const auto length = readSigned(text->text(), m_question.units);
+        if (!length) return tl::unexpected(length.error());
+        if (text->isModified()) m_recipe.measures[i] = *length; // else it stays as fine as it was
+    }
     auto made = m_question.make(m_recipe, m_together->isChecked());
-    m_add->setEnabled(made && !made->empty());
-    if (!made) return m_trouble->setText(QString::fromStdString(words::sentence(made.error())));
-    m_trouble->setText(made->empty() ? "Type a letter or a word." : "");
+    if (!made) return tl::unexpected(made.error());
+    if (made->empty()) return failure(Code::noLetters);
     m_shapes = std::move(*made);
-    m_picture->show(m_shapes);
+    return {};
+}
+
+void ShapeDialog::follow(bool well) {
+    if (well) m_picture->show(m_shapes);
 }
 
 } // namespace up::app

@@ -2,9 +2,8 @@
 // Which built-in shape, and its measures.
 #pragma once
 
+#include "app/dialogs/form.hpp"
 #include "app/questions/shaping.hpp"
-
-#include <QDialog>
 
 class QCheckBox;
 class QComboBox;
@@ -20,7 +19,7 @@ namespace up::app {
 
 class ShapePicture;
 
-class ShapeDialog : public QDialog {
+class ShapeDialog : public Form {
     Q_OBJECT
 public:
     explicit ShapeDialog(ShapeQuestion question, QWidget* parent = nullptr);
@@ -34,10 +33,8 @@ private:
     void addLength(std::size_t measure);
     void addNumber(std::size_t measure);
     void choose(quilt::RecipeKind kind);
-    void readLetters();
-    void readLength(std::size_t measure, QLineEdit* field);
-    /// Makes the shapes anew and shows them, or what is wrong.
-    void remake();
+    [[nodiscard]] Result<void> read() override;
+    void follow(bool well) override;
 
     ShapeQuestion m_question;
     quilt::Recipe m_recipe;
@@ -49,8 +46,7 @@ private:
     QLineEdit* m_text = nullptr;
     QComboBox* m_family = nullptr;
     QCheckBox *m_bold = nullptr, *m_italic = nullptr, *m_together = nullptr;
-    QLabel* m_trouble;
-    QPushButton* m_add = nullptr;
+    std::vector<std::pair<std::size_t, QWidget*>> m_fields; ///< of which measure
 };
 
 } // namespace up::app

@@ -3,13 +3,13 @@
 
 #include "app/dialogs/size_table.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/pictures/size_picture.hpp"
 #include "app/session/aside.hpp"
 #include "core/pattern/pattern.hpp"
 
 #include <QCheckBox>
 #include <QComboBox>
-#include <QDialogButtonBox>
 #include <QDoubleSpinBox>
 #include <QGridLayout>
 #include <QHeaderView>
@@ -50,11 +50,10 @@ Thin thinOf(const SizeQuestion& question, const quilt::EdgeStitch& edge, bool wh
 } // namespace
 
 SizeDialog::SizeDialog(SizeQuestion question, QWidget* parent)
-    : QDialog(parent), m_question(std::move(question)), m_edge(m_question.block.edge),
-      m_picture(named(new SizePicture(m_question, this), "size.picture")),
+    : Form("Sizes of “" + q(question.block.name) + "”", parent), m_question(std::move(question)),
+      m_edge(m_question.block.edge), m_picture(named(new SizePicture(m_question, this), "size.picture")),
       m_model(new SizeTable(m_question, this)), m_verdict(new QLabel(this)),
       m_table(named(new QTableView(this), "size.table")), m_later(new QTimer(this)) {
-    setWindowTitle("Sizes of “" + QString::fromStdString(m_question.block.name) + "”");
     auto* row = new QHBoxLayout(this);
     row->addWidget(m_picture, 1);
     auto* side = new QWidget(this);
@@ -82,13 +81,7 @@ SizeDialog::SizeDialog(SizeQuestion question, QWidget* parent)
     auto* fixed = new QLabel("Seam allowance, cutting margins and the edge stitch stay as they are.", this);
     fixed->setProperty("role", "quiet");
     column->addWidget(fixed);
-    auto* buttons = new QDialogButtonBox(this);
-    auto* set = named(buttons->addButton("Set this size", QDialogButtonBox::AcceptRole), "size.set");
-    set->setDefault(true);
-    buttons->addButton(QDialogButtonBox::Cancel)->setAutoDefault(false);
-    column->addWidget(buttons);
-    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    addFoot(*column, "Set this size", "size.set");
     connect(m_picture, &SizePicture::markMoved, this, [this] { setFactor(m_factor, nullptr); });
     m_later->setSingleShot(true);
     m_later->setInterval(20);
@@ -132,17 +125,19 @@ void SizeDialog::buildFields(QVBoxLayout& column) {
     connect(m_percent, &QDoubleSpinBox::valueChanged, this,
             [this](double v) { setFactor(v / 100, m_percent); });
     connect(m_slider, &QSlider::valueChanged, this, [this](int v) { setFactor(factorAt(v), m_slider); });
-    connect(m_width, &QLineEdit::textEdited, this, [this] { readInto(*m_width, sizeNow().x); });
-    connect(m_height, &QLineEdit::textEdited, this, [this] { readInto(*m_height, sizeNow().y); });
-    connect(m_mark, &QLineEdit::textEdited, this, [this] { readInto(*m_mark, m_picture->marked()); });
+    for (auto* field : {m_width, m_height, m_mark})
+        connect(field, &QLineEdit::textEdited, this, [this, field] { typedInto(*field); });
 }
 
 void SizeDialog::buildStitch(QVBoxLayout& column) {
     auto* row = new QHBoxLayout;
     column.addLayout(row);
     m_stitch = named(new QComboBox(this), "size.stitch");
-    m_stitch->addItems({"Satin", "Zigzag", "Blanket", "Straight, inside the edge"}); // as quilt::StitchKind
-    m_stitch->setCurrentIndex(static_cast<int>(m_edge.kind));
+    for (const auto kind : every<quilt::StitchKind>())
+        m_stitch->addItem(
+            entryOf(std::array{"Satin", "Zigzag", "Blanket", "Straight, inside the edge"}, kind),
+            static_cast<int>(kind));
+    m_stitch->setCurrentIndex(m_stitch->findData(static_cast<int>(m_edge.kind)));
     m_stitchWidth = named(new QLineEdit(this), "size.stitchWidth");
     m_stitchWidth->setText(QString::fromStdString(m_question.units == measure::System::inches
                                                       ? measure::sayInches(m_edge.width, 32)
@@ -153,8 +148,7 @@ void SizeDialog::buildStitch(QVBoxLayout& column) {
     row->addWidget(m_stitch, 1);
     row->addWidget(m_stitchWidth);
     column.addWidget(m_smallest);
-    connect(m_stitch, &QComboBox::activated, this, &SizeDialog::readStitch);
-    connect(m_stitchWidth, &QLineEdit::textEdited, this, &SizeDialog::readStitch);
+    watch({m_stitch, m_stitchWidth});
     connect(m_smallest, &QPushButton::clicked, this,
             [this] { setFactor(m_smallest->property("factor").toDouble()); });
 }
@@ -173,21 +167,52 @@ shape::Point SizeDialog::sizeNow() const {
     return {box.width(), box.height()};
 }
 
-void SizeDialog::readInto(QLineEdit& field, double now) {
-    const auto length = measure::readLength(field.text().toStdString(), m_question.units);
-    if (length && length->mm() > 0 && now > 0) setFactor(length->mm() / now, &field);
+Result<double> SizeDialog::factorIn(const QLineEdit& field, double now) const {
+    const auto text = field.text().toStdString();
+    const auto length = measure::readLength(text, m_question.units);
+    if (!length) return tl::unexpected(length.error());
+    const auto said = [&](double factor) {
+        return measure::say(measure::Length::ofMm(now * factor), m_question.units);
+    };
+    const double factor = now > 0 ? length->mm() / now : 0;
+    if (factor < least || factor > most)
+        return failure(Code::absurdSize, {"size", text, said(least), said(most)});
+    return factor;
 }
 
-void SizeDialog::readStitch() {
-    m_edge.kind = static_cast<quilt::StitchKind>(m_stitch->currentIndex());
+void SizeDialog::typedInto(QLineEdit& field) {
+    m_typed = &field;
+    const double now = &field == m_mark ? m_picture->marked() : &field == m_width ? sizeNow().x : sizeNow().y;
+    if (const auto factor = factorIn(field, now)) setFactor(*factor, &field);
+    changed();
+}
+
+Result<void> SizeDialog::read() {
+    m_edge.kind = static_cast<quilt::StitchKind>(m_stitch->currentData().toInt());
     const auto width = measure::readLength(m_stitchWidth->text().toStdString(), m_question.units);
-    if (width && width->mm() >= 0.1 && width->mm() <= 25.4) m_edge.width = *width;
+    if (!width) return tl::unexpected(width.error());
+    constexpr auto narrowest = measure::Length::ofMm(0.1), widest = measure::Length::ofInches(1, 1);
+    if (*width < narrowest || *width > widest)
+        return failure(Code::absurdSize,
+                       {"stitch", measure::say(*width, m_question.units),
+                        measure::say(narrowest, m_question.units), measure::say(widest, m_question.units)});
+    m_edge.width = *width;
+    if (!m_typed) return {};
+    const double now = m_typed == m_mark    ? m_picture->marked()
+                       : m_typed == m_width ? sizeNow().x
+                                            : sizeNow().y;
+    return factorIn(*m_typed, now).map([](double) {});
+}
+
+void SizeDialog::follow(bool) {
     offerSmallest();
-    setFactor(m_factor, m_stitchWidth);
+    m_model->show(isWhole(), m_factor, m_edge);
+    if (!m_later->isActive()) m_later->start();
 }
 
 void SizeDialog::setFactor(double factor, const QWidget* from) {
     m_factor = std::clamp(factor, least, most);
+    if (m_typed != from) m_typed = nullptr; // the field follows again
     const auto now = sizeNow();
     const auto say = [&](double mm) { // so that it can be read again
         const auto length = measure::Length::ofMm(mm * m_factor);
@@ -204,6 +229,7 @@ void SizeDialog::setFactor(double factor, const QWidget* from) {
     m_picture->show(isWhole(), m_factor);
     m_model->show(isWhole(), m_factor, m_edge);
     if (!m_later->isActive()) m_later->start();
+    changed();
 }
 
 void SizeDialog::judge() {

@@ -3,9 +3,8 @@
 // another, and shows beforehand what every piece becomes and what gets too thin.
 #pragma once
 
+#include "app/dialogs/form.hpp"
 #include "app/questions/sizing.hpp"
-
-#include <QDialog>
 
 class QCheckBox;
 class QComboBox;
@@ -23,7 +22,7 @@ namespace up::app {
 class SizePicture;
 class SizeTable;
 
-class SizeDialog : public QDialog {
+class SizeDialog : public Form {
     Q_OBJECT
 public:
     explicit SizeDialog(SizeQuestion question, QWidget* parent = nullptr);
@@ -37,8 +36,11 @@ private:
     [[nodiscard]] bool isWhole() const;
     /// Everything follows, but for the field that is being written in.
     void setFactor(double factor, const QWidget* from = nullptr);
-    void readInto(QLineEdit& field, double now);
-    void readStitch();
+    /// The factor that the length in the field comes to, when it is `now` mm as it is.
+    [[nodiscard]] Result<double> factorIn(const QLineEdit& field, double now) const;
+    void typedInto(QLineEdit& field);
+    [[nodiscard]] Result<void> read() override;
+    void follow(bool well) override;
     void judge(); ///< aside; the newest factor counts
     void offerSmallest();
 
@@ -56,6 +58,7 @@ private:
     QLabel* m_verdict;
     QTableView* m_table;
     QTimer* m_later;
+    const QLineEdit* m_typed = nullptr; ///< what was written last gives the size
     bool m_judging = false;
 };
 

@@ -4,12 +4,12 @@
 #include "app/canvas/painter.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "core/sheet/sheet.hpp"
 #include "words/sentences.hpp"
 
 #include <QCheckBox>
 #include <QComboBox>
-#include <QDialogButtonBox>
 #include <QDoubleSpinBox>
 #include <QFormLayout>
 #include <QLabel>
@@ -32,7 +32,7 @@ const quilt::Fabric* fabricOf(const StripesQuestion& question) {
 } // namespace
 
 StripesDialog::StripesDialog(StripesQuestion question, QWidget* parent)
-    : QDialog(parent), m_question(std::move(question)),
+    : Form("Stripes on " + q(pieceOf(question).name), parent), m_question(std::move(question)),
       m_picture(named(new StripesPicture(m_question, this), "stripes.picture")),
       m_print(named(new QComboBox(this), "stripes.print")),
       m_direction(named(new QDoubleSpinBox(this), "stripes.direction")),
@@ -41,9 +41,13 @@ StripesDialog::StripesDialog(StripesQuestion question, QWidget* parent)
       m_says(new QLabel(this)) {
     const auto& piece = pieceOf(m_question);
     const auto* fabric = fabricOf(m_question);
-    setWindowTitle("Stripes on " + QString::fromStdString(piece.name));
-    m_print->addItems({"plain: any way up", "stripes, grain or rows: either way up", "one way: with a top"});
-    m_print->setCurrentIndex(fabric ? static_cast<int>(fabric->print) : 0);
+    for (const auto print : every<quilt::Print>())
+        m_print->addItem(entryOf(std::array{"plain: any way up", "stripes, grain or rows: either way up",
+                                            "one way: with a top"},
+                                 print),
+                         static_cast<int>(print));
+    m_print->setCurrentIndex(
+        m_print->findData(static_cast<int>(fabric ? fabric->print : quilt::Print::plain)));
     m_direction->setRange(-180, 180), m_direction->setDecimals(0), m_direction->setSuffix("°");
     m_direction->setWrapping(true);
     const auto box = boundsOf(*piece.outline);
@@ -63,29 +67,19 @@ StripesDialog::StripesDialog(StripesQuestion question, QWidget* parent)
     form->addRow("May be off by", m_within);
     column->addLayout(form);
     column->addWidget(m_says);
-    auto* buttons = new QDialogButtonBox(this);
-    auto* set = named(buttons->addButton("Set the stripes", QDialogButtonBox::AcceptRole), "stripes.set");
-    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
-    column->addWidget(buttons);
-    set->setEnabled(fabric != nullptr);
-    connect(set, &QPushButton::clicked, this, &QDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-    connect(m_print, &QComboBox::currentIndexChanged, this, &StripesDialog::refresh);
-    connect(m_matters, &QCheckBox::toggled, this, &StripesDialog::refresh);
-    connect(m_direction, &QDoubleSpinBox::valueChanged, this, &StripesDialog::refresh);
-    connect(m_within, &QDoubleSpinBox::valueChanged, this, &StripesDialog::refresh);
+    watch({m_print, m_matters, m_direction, m_within});
     connect(m_picture, &StripesPicture::turned, this, [this](double degrees) {
         if (m_print->currentIndex() == 0) m_print->setCurrentIndex(1);
         m_matters->setChecked(true);
         m_direction->setValue(degrees);
     });
     resize(720, 640);
-    refresh();
+    addFoot(*column, "Set the stripes", "stripes.set");
 }
 
 StripesAnswer StripesDialog::answer() const {
     StripesAnswer out;
-    out.print = static_cast<quilt::Print>(m_print->currentIndex());
+    out.print = static_cast<quilt::Print>(m_print->currentData().toInt());
     out.tolerance = measure::Angle::ofDegrees(m_within->value());
     if (m_matters->isChecked() && out.print != quilt::Print::plain)
         out.grain = measure::Angle::ofDegrees(m_direction->value());
@@ -104,7 +98,7 @@ QString StripesDialog::says() const {
         .arg(std::remainder(180 - now.grain->degrees(), 360), 0, 'f', 0);
 }
 
-void StripesDialog::refresh() {
+void StripesDialog::follow(bool) {
     const bool printed = m_print->currentIndex() != 0;
     m_matters->setEnabled(printed);
     m_direction->setEnabled(printed && m_matters->isChecked());

@@ -2,9 +2,8 @@
 // How the stripes run over a piece: as seen from the front, and what that means on the paper side.
 #pragma once
 
+#include "app/dialogs/form.hpp"
 #include "app/pictures/stripes_picture.hpp"
-
-#include <QDialog>
 
 class QCheckBox;
 class QComboBox;
@@ -13,14 +12,15 @@ class QLabel;
 
 namespace up::app {
 
-class StripesDialog : public QDialog {
+class StripesDialog : public Form {
     Q_OBJECT
 public:
     explicit StripesDialog(StripesQuestion question, QWidget* parent = nullptr);
     [[nodiscard]] StripesAnswer answer() const;
 
 private:
-    void refresh();
+    [[nodiscard]] Result<void> read() override { return {}; } // every choice is one
+    void follow(bool well) override;
     [[nodiscard]] QString says() const;
 
     StripesQuestion m_question;

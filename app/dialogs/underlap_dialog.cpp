@@ -4,6 +4,7 @@
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/pictures/layer_picture.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/plan/block/doubts.hpp"
@@ -35,7 +36,8 @@ QTableWidgetItem* pieceItem(const quilt::Quilt& quilt, const quilt::Block& block
 } // namespace
 
 UnderlapDialog::UnderlapDialog(UnderlapQuestion question, QWidget* parent)
-    : QDialog(parent), m_quilt(std::move(question.quilt)), m_id(question.block), m_grown(block()),
+    : Form("What tucks under what on " + q(quilt::the(question.quilt.blocks, question.block).name), parent),
+      m_quilt(std::move(question.quilt)), m_id(question.block), m_grown(block()),
       m_amount(named(new QLineEdit(this), "underlap.amount")),
       m_drawn(named(new QRadioButton("as drawn", this), "underlap.drawn")),
       m_lighter(named(new QRadioButton("the lighter one", this), "underlap.lighter")),
@@ -43,7 +45,6 @@ UnderlapDialog::UnderlapDialog(UnderlapQuestion question, QWidget* parent)
       m_turn(named(new QPushButton("The other way round", this), "underlap.turn")),
       m_back(named(new QPushButton("As it was proposed", this), "underlap.back")), m_says(new QLabel(this)),
       m_picture(named(new LayerPicture(this), "underlap.picture")), m_newest(this) {
-    setWindowTitle("What tucks under what on " + QString::fromStdString(block().name));
     auto* column = new QVBoxLayout(this);
     auto* row = new QHBoxLayout;
     column->addLayout(row, 1);
@@ -55,8 +56,8 @@ UnderlapDialog::UnderlapDialog(UnderlapQuestion question, QWidget* parent)
     m_says->setWordWrap(true);
     m_says->setTextFormat(Qt::PlainText);
     column->addWidget(m_says);
-    m_ok = addButtons(*this, *column, "Tuck them under", "underlap.set");
     decide();
+    addFoot(*column, "Tuck them under", "underlap.set");
     resize(980, 640);
 }
 
@@ -73,6 +74,7 @@ void UnderlapDialog::buildFields(QVBoxLayout& column) {
     m_table->verticalHeader()->hide();
     m_table->setSelectionBehavior(QAbstractItemView::SelectRows);
     m_table->setSelectionMode(QAbstractItemView::SingleSelection);
+    m_table->setTabKeyNavigation(false); // Tab goes on
     m_table->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     m_table->setMinimumWidth(470);
     column.addWidget(m_table, 1);
@@ -82,7 +84,7 @@ void UnderlapDialog::buildFields(QVBoxLayout& column) {
         row->addWidget(button);
     }
     column.addLayout(row);
-    connect(m_amount, &QLineEdit::textEdited, this, &UnderlapDialog::readAmount);
+    watch({m_amount});
     connect(m_drawn, &QRadioButton::toggled, this, &UnderlapDialog::decide);
     connect(m_table, &QTableWidget::itemSelectionChanged, this, &UnderlapDialog::paint);
     connect(m_turn, &QPushButton::clicked, this, &UnderlapDialog::turnRound);
@@ -94,12 +96,13 @@ UnderlapAnswer UnderlapDialog::answer() const {
             block().over};
 }
 
-void UnderlapDialog::readAmount() {
-    const auto amount = measure::readLength(m_amount->text().toStdString(), m_quilt.units);
-    auto next = amount ? edit::setUnderlap(m_quilt, m_id, *amount) : tl::unexpected(amount.error());
-    m_ok->setEnabled(next.has_value());
-    if (!next) return m_says->setText(QString::fromStdString(words::sentence(next.error())));
-    m_quilt = std::move(*next);
+Result<void> UnderlapDialog::read() {
+    return measure::readLength(m_amount->text().toStdString(), m_quilt.units)
+        .and_then([this](measure::Length amount) { return edit::setUnderlap(m_quilt, m_id, amount); })
+        .map([this](quilt::Quilt next) { m_quilt = std::move(next); });
+}
+
+void UnderlapDialog::follow(bool) {
     paint();
     look();
 }

@@ -2,10 +2,9 @@
 // How pieces tuck under each other: by how much, and of each two that meet which goes below, and why.
 #pragma once
 
+#include "app/dialogs/form.hpp"
 #include "app/questions/grounding.hpp"
 #include "app/session/aside.hpp"
-
-#include <QDialog>
 
 class QLabel;
 class QLineEdit;
@@ -18,7 +17,7 @@ namespace up::app {
 
 class LayerPicture;
 
-class UnderlapDialog : public QDialog {
+class UnderlapDialog : public Form {
     Q_OBJECT
 public:
     explicit UnderlapDialog(UnderlapQuestion question, QWidget* parent = nullptr);
@@ -30,7 +29,8 @@ private:
     void buildFields(QVBoxLayout& column);
     void decide();
     void fill();
-    void readAmount();
+    [[nodiscard]] Result<void> read() override;
+    void follow(bool well) override;
     void turnRound();
     void asBefore();
     void look();
@@ -47,7 +47,7 @@ private:
     QLineEdit* m_amount;
     QRadioButton *m_drawn, *m_lighter;
     QTableWidget* m_table;
-    QPushButton *m_turn, *m_back, *m_ok = nullptr;
+    QPushButton *m_turn, *m_back;
     QLabel* m_says;
     LayerPicture* m_picture;
     Newest m_newest;

@@ -2,28 +2,31 @@
 #include "app/dialogs/web_dialog.hpp"
 
 #include "app/look/names.hpp"
+#include "core/edit/naming.hpp"
 
 #include <QCheckBox>
 #include <QComboBox>
-#include <QDialogButtonBox>
 #include <QDoubleSpinBox>
 #include <QFormLayout>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
+#include <QSpinBox>
+#include <QVBoxLayout>
 
 namespace up::app {
 
 WebDialog::WebDialog(const quilt::Web& web, measure::System units, QWidget* parent)
-    : QDialog(parent), m_web(web), m_units(units), m_name(named(new QLineEdit(this), "web.name")),
+    : Form("Fusible web", parent), m_web(web), m_units(units), m_name(named(new QLineEdit(this), "web.name")),
       m_width(named(new QLineEdit(this), "web.width")), m_length(named(new QLineEdit(this), "web.length")),
       m_papers(named(new QComboBox(this), "web.papers")), m_kind(named(new QComboBox(this), "web.kind")),
-      m_sheets(named(new QSpinBox(this), "web.sheets")), m_trouble(new QLabel(this)) {
-    setWindowTitle("Fusible web");
-    auto* form = new QFormLayout(this);
-    m_papers->addItems({"one paper", "two papers"});
-    m_kind->addItems({"roll", "sheets"});
+      m_sheets(named(new QSpinBox(this), "web.sheets")) {
+    auto* column = new QVBoxLayout(this);
+    auto* form = new QFormLayout;
+    column->addLayout(form);
+    m_papers->addItem("one paper", 1), m_papers->addItem("two papers", 2);
+    m_kind->addItem("roll", false), m_kind->addItem("sheets", true);
     m_sheets->setRange(0, 1000);
     form->addRow("Name", m_name);
     form->addRow("Papers", m_papers);
@@ -38,23 +41,14 @@ WebDialog::WebDialog(const quilt::Web& web, measure::System units, QWidget* pare
     leaflet->setWordWrap(true);
     leaflet->setProperty("role", "quiet");
     form->addRow(leaflet);
-    m_trouble->setWordWrap(true);
-    m_trouble->setObjectName("web.trouble");
-    m_trouble->setProperty("role", "caution");
-    m_trouble->hide();
-    form->addRow(m_trouble);
-    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel, this);
-    form->addRow(buttons);
-    connect(buttons, &QDialogButtonBox::accepted, this, &WebDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, this, &WebDialog::reject);
-    connect(m_kind, &QComboBox::currentIndexChanged, this, &WebDialog::followKind);
     m_name->setText(QString::fromStdString(web.name));
     m_width->setText(QString::fromStdString(measure::say(web.width, units)));
     m_length->setText(QString::fromStdString(measure::say(web.length(), units)));
-    m_papers->setCurrentIndex(web.papers - 1);
-    m_kind->setCurrentIndex(web.packet() ? 1 : 0);
+    m_papers->setCurrentIndex(m_papers->findData(web.papers));
+    m_kind->setCurrentIndex(m_kind->findData(web.packet() != nullptr));
     m_sheets->setValue(web.packet() ? web.packet()->sheets : 1);
-    followKind();
+    watch({m_name, m_width, m_length, m_papers, m_kind, m_sheets});
+    addFoot(*column, "Keep it so", "web.keep");
 }
 
 WebDialog::PressingFields WebDialog::addPressing(QFormLayout& form, const char* which, const char* key,
@@ -78,33 +72,38 @@ WebDialog::PressingFields WebDialog::addPressing(QFormLayout& form, const char* 
     return fields;
 }
 
-void WebDialog::read(const PressingFields& from, quilt::Pressing& to) {
-    to = {from.seconds->value(), from.steam->isChecked(), from.heat->text().trimmed().toStdString()};
+quilt::Pressing WebDialog::pressingIn(const PressingFields& fields) {
+    return {fields.seconds->value(), fields.steam->isChecked(), fields.heat->text().trimmed().toStdString()};
 }
 
-void WebDialog::followKind() {
-    m_sheets->setEnabled(m_kind->currentIndex() == 1);
-}
-
-void WebDialog::accept() {
+Result<void> WebDialog::read() {
+    const auto name = edit::properName(m_name->text().toStdString());
+    if (!name) return tl::unexpected(name.error());
     const auto width = measure::readLength(m_width->text().toStdString(), m_units);
+    if (!width) return tl::unexpected(width.error());
     const auto length = measure::readLength(m_length->text().toStdString(), m_units);
-    if (!width || !length) {
-        m_trouble->setText("“" + (width ? m_length : m_width)->text() +
-                           "” is not a length. Write it like 17, 17 1/2 or 43cm.");
-        m_trouble->show();
-        return;
-    }
-    if (!m_name->text().trimmed().isEmpty()) m_web.name = m_name->text().trimmed().toStdString();
+    if (!length) return tl::unexpected(length.error());
+    constexpr auto least = measure::Length::ofMm(1), most = measure::Length::ofMm(10'000);
+    const bool sheets = m_kind->currentData().toBool();
+    for (const auto& [which, side] : {std::pair{"width", *width}, std::pair{"length", *length}})
+        if (side > most * 10 || (side < least && (sheets || side != *length)))
+            return failure(Code::absurdSize,
+                           {which, measure::say(side, m_units), measure::say(least, m_units),
+                            measure::say(most * 10, m_units)});
+    m_web.name = *name;
     m_web.width = *width;
-    m_web.papers = m_papers->currentIndex() + 1;
-    if (m_kind->currentIndex() == 1)
+    m_web.papers = m_papers->currentData().toInt();
+    m_web.first = pressingIn(m_first);
+    m_web.final = pressingIn(m_final);
+    if (sheets)
         m_web.stock = quilt::Packet{m_sheets->value(), *length};
     else
         m_web.stock = quilt::Roll{*length};
-    read(m_first, m_web.first);
-    read(m_final, m_web.final);
-    QDialog::accept();
+    return {};
+}
+
+void WebDialog::follow(bool) {
+    m_sheets->setEnabled(m_kind->currentData().toBool());
 }
 
 } // namespace up::app

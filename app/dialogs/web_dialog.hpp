@@ -2,9 +2,8 @@
 // A fusible web as the maker's leaflet describes it: size, papers, first and final pressing.
 #pragma once
 
+#include "app/dialogs/form.hpp"
 #include "core/quilt/quilt.hpp"
-
-#include <QDialog>
 
 class QCheckBox;
 class QComboBox;
@@ -16,15 +15,12 @@ class QSpinBox;
 
 namespace up::app {
 
-class WebDialog : public QDialog {
+class WebDialog : public Form {
     Q_OBJECT
 public:
     WebDialog(const quilt::Web& web, measure::System units, QWidget* parent = nullptr);
     /// As entered; meaningful once accepted.
     [[nodiscard]] const quilt::Web& web() const { return m_web; }
-
-    /// Reads the fields; stays open with a sentence when a length cannot be read.
-    void accept() override;
 
 private:
     struct PressingFields {
@@ -34,8 +30,9 @@ private:
     };
     PressingFields addPressing(QFormLayout& form, const char* which, const char* key,
                                const quilt::Pressing& pressing);
-    static void read(const PressingFields& from, quilt::Pressing& to);
-    void followKind();
+    [[nodiscard]] static quilt::Pressing pressingIn(const PressingFields& fields);
+    [[nodiscard]] Result<void> read() override;
+    void follow(bool well) override;
 
     quilt::Web m_web;
     measure::System m_units;
@@ -43,7 +40,6 @@ private:
     QComboBox *m_papers, *m_kind;
     QSpinBox* m_sheets;
     PressingFields m_first{}, m_final{};
-    QLabel* m_trouble;
 };
 
 } // namespace up::app

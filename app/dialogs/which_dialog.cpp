@@ -37,12 +37,11 @@ std::vector<plan::Candidate> allOf(const quilt::Quilt& quilt, BlockId id) {
 } // namespace
 
 WhichDialog::WhichDialog(const quilt::Quilt& quilt, BlockId block, QWidget* parent)
-    : QDialog(parent), m_quilt(quilt), m_block(block), m_width(named(new QLineEdit(this), "which.width")),
+    : Form("Which piece is this?", parent), m_quilt(quilt), m_block(block),
+      m_width(named(new QLineEdit(this), "which.width")),
       m_height(named(new QLineEdit(this), "which.height")),
       m_list(named(new QListWidget(this), "which.list")),
-      m_picture(named(new TruePicture(this), "which.picture")), m_about(new QLabel(this)),
-      m_trouble(new QLabel(this)) {
-    setWindowTitle("Which piece is this?");
+      m_picture(named(new TruePicture(this), "which.picture")), m_about(new QLabel(this)) {
     auto* row = new QHBoxLayout(this);
     auto* side = new QWidget(this);
     side->setFixedWidth(380);
@@ -57,40 +56,43 @@ WhichDialog::WhichDialog(const quilt::Quilt& quilt, BlockId block, QWidget* pare
     sides->addWidget(new QLabel("×", side));
     sides->addWidget(m_height);
     column->addLayout(sides);
-    for (auto* label : {m_about, m_trouble})
-        label->setWordWrap(true);
-    m_trouble->setStyleSheet("color: " + look::q(look::rust).name());
-    column->addWidget(m_trouble);
+    m_about->setWordWrap(true);
     m_list->setWordWrap(true);
     m_list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     m_list->setIconSize({22, 22});
     column->addWidget(m_list, 1);
     column->addWidget(m_about);
-    m_choose = addButtons(*this, *column, "It is this one", "which.choose");
     row->addWidget(side);
     row->addWidget(m_picture, 1);
     resize(960, 620);
-    for (auto* field : {m_width, m_height})
-        connect(field, &QLineEdit::textEdited, this, &WhichDialog::rank);
+    watch({m_width, m_height});
     connect(m_list, &QListWidget::currentRowChanged, this, &WhichDialog::showCurrent);
     connect(m_picture, &TruePicture::resized, this, &WhichDialog::showCurrent);
+    addFoot(*column, "It is this one", "which.choose");
+}
+
+Result<void> WhichDialog::read() {
+    for (auto [field, side] : {std::pair{m_width, &m_wide}, std::pair{m_height, &m_high}}) {
+        *side = 0;
+        const auto text = field->text().trimmed().toStdString();
+        if (text.empty()) continue;
+        const auto length = measure::readLength(text, m_quilt.units);
+        if (!length) return tl::unexpected(length.error());
+        *side = length->mm();
+    }
+    return {};
+}
+
+void WhichDialog::follow(bool) {
     rank();
 }
 
 /// Both sides typed: by how well they fit. Before that: all pieces of this block, to click through.
 void WhichDialog::rank() {
-    m_trouble->clear();
-    const auto read = [&](QLineEdit* field) -> double {
-        const auto text = field->text().trimmed().toStdString();
-        if (text.empty()) return 0;
-        const auto length = measure::readLength(text, m_quilt.units);
-        if (!length) m_trouble->setText(QString::fromStdString(words::sentence(length.error())));
-        return length ? length->mm() : 0;
-    };
-    const double width = read(m_width), height = read(m_height);
+    const double width = m_wide, height = m_high;
     const int asked = ++m_asked;
     if (width <= 0 || height <= 0) return fill({allOf(m_quilt, m_block), {}});
-    m_choose->setEnabled(false);
+    acceptButton()->setEnabled(false);
     aside(
         this,
         [quilt = m_quilt, block = m_block, width, height] {
@@ -127,7 +129,7 @@ void WhichDialog::fill(const Ranking& ranking) {
         swatch.fill(fabric ? look::q(fabric->colour) : look::q(look::webPaper));
         item->setIcon(swatch);
     }
-    m_choose->setEnabled(!m_candidates.empty());
+    acceptButton()->setEnabled(!m_candidates.empty() && trouble().isEmpty());
     m_list->setCurrentRow(m_candidates.empty() ? -1 : 0);
     showCurrent();
 }

@@ -2,9 +2,8 @@
 // Which piece is this? What it measures goes in, pieces at true size come out.
 #pragma once
 
+#include "app/dialogs/form.hpp"
 #include "core/plan/work/which_plan.hpp"
-
-#include <QDialog>
 
 class QLabel;
 class QLineEdit;
@@ -15,7 +14,7 @@ namespace up::app {
 
 class TruePicture;
 
-class WhichDialog : public QDialog {
+class WhichDialog : public Form {
     Q_OBJECT
 public:
     WhichDialog(const quilt::Quilt& quilt, BlockId block, QWidget* parent = nullptr);
@@ -23,6 +22,8 @@ public:
     [[nodiscard]] plan::Candidate answer() const;
 
 private:
+    [[nodiscard]] Result<void> read() override;
+    void follow(bool well) override;
     /// Aside: every piece of the quilt is measured.
     void rank();
     struct Ranking {
@@ -39,8 +40,8 @@ private:
     QLineEdit *m_width, *m_height;
     QListWidget* m_list;
     TruePicture* m_picture;
-    QLabel *m_about, *m_trouble;
-    QPushButton* m_choose = nullptr;
+    QLabel* m_about;
+    double m_wide = 0, m_high = 0; ///< as typed, mm; 0: nothing yet
 };
 
 } // namespace up::app

@@ -106,6 +106,7 @@ const std::map<QString, ControlWords>& table() {
         {"fabric.picture", {"The block", "As it looks with light coming through"}},
         {"fabric.keep", {"Keep these fabrics", "Takes over what was changed"}},
         {"mending.stop", {"Stop", "Puts an end to it; nothing is changed"}},
+        {"web.keep", {"Keep it so", "Takes over what is said of this web"}},
         {"check.leave",
          {"Leave it so", "It may be so: it is kept with the quilt, and asked about again when it changes"}},
         {"check.each", {"One by one", "Each of them for itself"}},

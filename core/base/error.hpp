@@ -42,6 +42,7 @@ enum class Code : std::uint8_t {
     tooManyDots,     ///< {file, width × height}
     unknownDrawing,  ///< {file}
     emptyDrawing,    ///< {file}
+    nothingChosen,   ///< none of what a drawing holds is to become a piece: {}
     unreadableShape, ///< {shape, why}
     // shapes
     crossing,       ///< {shape}
@@ -49,6 +50,7 @@ enum class Code : std::uint8_t {
     tooLarge,       ///< {what, limit}
     measureOut,     ///< {which, least, most}: of a built-in shape
     noSuchShape,    ///< {what}
+    noLetters,      ///< a text with nothing in it to cut out: {}
     noStraightEdge, ///< {piece}
     lineMisses,     ///< {piece}
     // work

@@ -168,6 +168,21 @@ TEST_F(Importing, TicksInTheListDoTheSame) {
     EXPECT_FALSE(find<QPushButton>("import.add").isEnabled()) << "nothing to add";
 }
 
+TEST_F(Importing, AWrongMarginHoldsBackWhateverElseIsTicked) {
+    open();
+    auto& margin = find<QLineEdit>("import.margin");
+    margin.selectAll();
+    QTest::keyClicks(&margin, "a thumb");
+    EXPECT_FALSE(find<QPushButton>("import.add").isEnabled());
+    find<QListWidget>("import.list").item(2)->setCheckState(Qt::Unchecked);
+    EXPECT_FALSE(find<QPushButton>("import.add").isEnabled()) << "the margin is still wrong";
+    EXPECT_TRUE(m_dialog->trouble().contains("a thumb"));
+    margin.selectAll();
+    QTest::keyClicks(&margin, "1/2");
+    EXPECT_TRUE(find<QPushButton>("import.add").isEnabled());
+    EXPECT_EQ(button(), "Add 2 pieces");
+}
+
 TEST_F(Importing, AShapeCanBecomeAnInnerMarkOfThePieceBeneath) {
     open();
     find<QListWidget>("import.list").setCurrentRow(1);
@@ -182,7 +197,7 @@ TEST_F(Importing, AShapeCanBecomeAnInnerMarkOfThePieceBeneath) {
 
 TEST_F(Importing, AnotherPageIsReadAside) {
     open(7, false);
-    EXPECT_TRUE(find<QLabel>("import.notes").text().contains("holds no closed or filled shape"));
+    EXPECT_TRUE(find<QLabel>("import.trouble").text().contains("holds no closed or filled shape"));
     EXPECT_FALSE(find<QPushButton>("import.add").isEnabled());
     auto& page = find<QComboBox>("import.page");
     EXPECT_EQ(page.count(), 7);

@@ -164,7 +164,7 @@ TEST_F(Underlaps, TheOtherWayRoundIsSaidAndUnsaid) {
 TEST_F(Underlaps, AnAbsurdAmountIsSaid) {
     type("underlap.amount", "3 in");
     EXPECT_FALSE(find<QPushButton>("underlap.set").isEnabled());
-    EXPECT_TRUE(text("underlap.says").contains("underlap")) << text("underlap.says").toStdString();
+    EXPECT_TRUE(text("underlap.trouble").contains("underlap")) << text("underlap.trouble").toStdString();
     type("underlap.amount", "1/8 in");
     EXPECT_TRUE(find<QPushButton>("underlap.set").isEnabled());
     EXPECT_EQ(m_dialog->answer().underlap, measure::Length::ofInches(1, 8));

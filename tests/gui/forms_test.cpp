@@ -1,0 +1,248 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Every dialog that asks: each control says what it is, Tab reaches all, and whatever is typed wrong holds
+// back the answer only until it is right.
+#include "app/dialogs/arrange_dialog.hpp"
+#include "app/dialogs/block_dialog.hpp"
+#include "app/dialogs/edge_dialog.hpp"
+#include "app/dialogs/fabric_dialog.hpp"
+#include "app/dialogs/ground_dialog.hpp"
+#include "app/dialogs/join_dialog.hpp"
+#include "app/dialogs/shape_dialog.hpp"
+#include "app/dialogs/size_dialog.hpp"
+#include "app/dialogs/stripes_dialog.hpp"
+#include "app/dialogs/underlap_dialog.hpp"
+#include "app/dialogs/web_dialog.hpp"
+#include "app/dialogs/which_dialog.hpp"
+#include "core/pattern/pattern.hpp"
+#include "tests/support/files.hpp"
+#include "tests/support/shapes.hpp"
+
+#include <QAbstractSlider>
+#include <QAbstractSpinBox>
+#include <QApplication>
+#include <QCheckBox>
+#include <QComboBox>
+#include <QDialogButtonBox>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QPushButton>
+#include <QRadioButton>
+#include <QTableWidget>
+#include <QTest>
+#include <gtest/gtest.h>
+#include <set>
+
+namespace up::test {
+namespace {
+
+using app::Form;
+using Made = std::unique_ptr<Form>;
+
+struct Ground {
+    quilt::Quilt quilt;
+    BlockId block;
+    PieceId piece;
+};
+Ground ground() {
+    auto quilt =
+        quiltOf({{"dark", square(20, 20, 80)}, {"light", square(100, 20, 80)}, {"top", square(60, 60, 40)}});
+    const auto pair = quilt::GroundStrip{measure::Length::ofInches(5, 1),
+                                         {{quilt.fabrics[0].id, measure::Length::ofInches(10, 1)}}};
+    quilt.blocks[0].ground.strips = {pair, pair};
+    return {quilt, quilt.blocks[0].id, quilt.blocks[0].pieces[0].id};
+}
+
+app::ShapeQuestion shapeQuestion(quilt::RecipeKind kind) {
+    app::ShapeQuestion out;
+    const auto side = measure::Length::ofInches(9, 1);
+    out.units = measure::System::inches, out.width = side, out.height = side;
+    out.now = pattern::usualRecipe(kind);
+    out.make = [](const quilt::Recipe& recipe, bool) {
+        return pattern::outlineOf(recipe).map([&](shape::Outline outline) {
+            return std::vector<edit::NewShape>{{"a", std::move(outline), recipe}};
+        });
+    };
+    return out;
+}
+
+Made make(const std::string& which) {
+    const auto [quilt, block, piece] = ground();
+    const auto& owner = quilt.blocks[0];
+    if (which == "arrange")
+        return std::make_unique<app::ArrangeDialog>(app::ArrangeQuestion{quilt, block, piece});
+    if (which == "block") return std::make_unique<app::BlockDialog>(app::BlockQuestion{quilt, "Lock"});
+    if (which == "edges")
+        return std::make_unique<app::EdgeDialog>(app::EdgeQuestion{quilt, block, piece, {}});
+    if (which == "fabrics")
+        return std::make_unique<app::FabricDialog>(app::FabricQuestion{quilt, block, quilt.fabrics[0].id});
+    if (which == "ground") return std::make_unique<app::GroundDialog>(app::GroundQuestion{quilt, block});
+    if (which == "pages")
+        return std::make_unique<app::JoinDialog>(std::vector(2, drawingOf({{"a", square(10, 10, 30)}})),
+                                                 measure::System::inches);
+    if (which == "shape") return std::make_unique<app::ShapeDialog>(shapeQuestion(quilt::RecipeKind::star));
+    if (which == "size")
+        return std::make_unique<app::SizeDialog>(
+            app::SizeQuestion{measure::System::inches, owner, piece,
+                              std::make_shared<plan::Judgement>(plan::judge(owner, plan::planBlock(owner)))});
+    if (which == "stripes")
+        return std::make_unique<app::StripesDialog>(app::StripesQuestion{quilt, block, piece});
+    if (which == "underlap")
+        return std::make_unique<app::UnderlapDialog>(app::UnderlapQuestion{quilt, block});
+    if (which == "web") return std::make_unique<app::WebDialog>(quilt.webs[0], measure::System::inches);
+    return std::make_unique<app::WhichDialog>(quilt, block);
+}
+
+bool isControl(const QWidget* widget) {
+    const bool within = qobject_cast<const QAbstractSpinBox*>(widget->parentWidget()) ||
+                        qobject_cast<const QComboBox*>(widget->parentWidget()) ||
+                        QString(widget->parentWidget()->metaObject()->className()) == "QHeaderView";
+    return !within &&
+           (qobject_cast<const QLineEdit*>(widget) || qobject_cast<const QComboBox*>(widget) ||
+            qobject_cast<const QAbstractButton*>(widget) || qobject_cast<const QAbstractSpinBox*>(widget) ||
+            qobject_cast<const QListWidget*>(widget) || qobject_cast<const QTableWidget*>(widget) ||
+            (qobject_cast<const QAbstractSlider*>(widget) &&
+             QString(widget->metaObject()->className()) == "QSlider"));
+}
+
+bool isCancel(const QWidget* widget) {
+    const auto* button = qobject_cast<const QPushButton*>(widget);
+    return button && button->text() == "Cancel";
+}
+
+class Forms : public testing::TestWithParam<const char*> {
+protected:
+    Forms() : m_form(make(GetParam())) {
+        m_form->show();
+        EXPECT_TRUE(QTest::qWaitForWindowActive(m_form.get()));
+        settle();
+    }
+    /// What is worked out aside has come.
+    void settle() {
+        EXPECT_TRUE(QTest::qWaitFor([&] { return m_form->acceptButton()->isEnabled(); }, 5000))
+            << "as it opens";
+    }
+    std::vector<QWidget*> controls() {
+        std::vector<QWidget*> out;
+        for (auto* widget : m_form->findChildren<QWidget*>())
+            if (widget->isVisible() && isControl(widget) && !isCancel(widget)) out.push_back(widget);
+        return out;
+    }
+    static void type(QLineEdit& field, const QString& text) {
+        field.setFocus();
+        field.selectAll();
+        QTest::keyClick(&field, Qt::Key_Backspace);
+        QTest::keyClicks(&field, text);
+    }
+    [[nodiscard]] bool mayAccept() const { return m_form->acceptButton()->isEnabled(); }
+
+    Made m_form;
+};
+
+TEST_P(Forms, EveryControlSaysWhatItIs) {
+    for (const auto* control : controls()) {
+        EXPECT_FALSE(control->objectName().isEmpty()) << control->metaObject()->className();
+        EXPECT_FALSE(control->accessibleName().isEmpty()) << control->objectName().toStdString();
+        EXPECT_FALSE(control->toolTip().isEmpty()) << control->objectName().toStdString();
+    }
+}
+
+TEST_P(Forms, TabReachesEveryControlOnce) {
+    std::set<const QWidget*> wanted, reached;
+    for (const auto* control : controls())
+        if (control->isEnabled() && (control->focusPolicy() & Qt::TabFocus)) wanted.insert(control);
+    std::erase_if(wanted, [](const QWidget* control) { // arrows go from one of these to the next
+        const auto* radio = qobject_cast<const QRadioButton*>(control);
+        return radio && !radio->isChecked();
+    });
+    const auto* first = QApplication::focusWidget();
+    for (int i = 0; i < 60; ++i) {
+        if (const auto* now = QApplication::focusWidget()) {
+            if (i > 0 && now == first) break;
+            reached.insert(now);
+        }
+        QTest::keyClick(QApplication::focusWidget() ? QApplication::focusWidget() : m_form.get(),
+                        Qt::Key_Tab);
+    }
+    for (const auto* control : wanted)
+        EXPECT_TRUE(reached.contains(control)) << control->objectName().toStdString();
+}
+
+/// B18: a complaint that stayed when its cause was gone, and the other way round.
+TEST_P(Forms, BadInputHoldsBackTheAnswerAndGoodInputLetsItGo) {
+    for (auto* control : controls()) {
+        auto* field = qobject_cast<QLineEdit*>(control);
+        if (!field || !field->isEnabled()) continue;
+        const auto name = field->objectName().toStdString();
+        const auto good = field->text();
+        const QString bad = name.ends_with("ame") ? QString(250, 'x') : QString("thumb");
+        type(*field, bad);
+        if (m_form->trouble().isEmpty()) { // any text will do there
+            EXPECT_TRUE(name.ends_with("heat")) << name;
+            type(*field, good);
+            continue;
+        }
+        EXPECT_FALSE(mayAccept()) << name;
+        EXPECT_FALSE(m_form->trouble().isEmpty()) << name << " gives no reason";
+        for (auto* other : controls()) { // whatever else is touched
+            if (auto* tick = qobject_cast<QCheckBox*>(other)) {
+                tick->toggle();
+                EXPECT_FALSE(mayAccept()) << name << ", then " << tick->objectName().toStdString();
+                tick->toggle();
+            }
+        }
+        QTest::keyClick(field, Qt::Key_Return);
+        EXPECT_TRUE(m_form->isVisible()) << name << " was accepted as it is";
+        type(*field, good);
+        EXPECT_TRUE(QTest::qWaitFor([&] { return mayAccept(); }, 5000)) << name;
+        EXPECT_TRUE(m_form->trouble().isEmpty()) << name << ": " << m_form->trouble().toStdString();
+    }
+}
+
+TEST_P(Forms, EscapeCancelsAndEnterAccepts) {
+    QTest::keyClick(m_form.get(), Qt::Key_Escape);
+    EXPECT_EQ(m_form->result(), QDialog::Rejected);
+    EXPECT_FALSE(m_form->isVisible());
+    m_form->show();
+    settle();
+    m_form->acceptButton()->setFocus();
+    QTest::keyClick(m_form.get(), Qt::Key_Return);
+    EXPECT_EQ(m_form->result(), QDialog::Accepted);
+}
+
+INSTANTIATE_TEST_SUITE_P(All, Forms,
+                         testing::Values("arrange", "block", "edges", "fabrics", "ground", "pages", "shape",
+                                         "size", "stripes", "underlap", "web", "which"),
+                         [](const auto& info) { return std::string(info.param); });
+
+/// A strip with a wrong measure can be taken out, and the rest is as it was.
+TEST(GroundForm, AWrongStripCanBeRemoved) {
+    const auto [quilt, block, piece] = ground();
+    app::GroundDialog dialog({quilt, block});
+    dialog.show();
+    auto* strips = dialog.findChild<QTableWidget*>("ground.strips");
+    strips->item(1, 1)->setText("a thumb");
+    EXPECT_FALSE(dialog.acceptButton()->isEnabled());
+    EXPECT_FALSE(dialog.findChild<QPushButton*>("ground.addStrip")->isEnabled());
+    strips->setCurrentCell(1, 0);
+    QTest::mouseClick(dialog.findChild<QPushButton*>("ground.remove"), Qt::LeftButton);
+    EXPECT_TRUE(dialog.acceptButton()->isEnabled());
+    EXPECT_TRUE(dialog.trouble().isEmpty());
+    EXPECT_EQ(dialog.answer().ground.strips.size(), 1U);
+}
+
+TEST(FabricForm, AnEmptyNameIsForgottenWithTheNextFabric) {
+    auto [quilt, block, piece] = ground();
+    quilt = edit::addFabric(quilt, "rust", {200, 90, 40}).value();
+    app::FabricDialog dialog({quilt, block, quilt.fabrics[0].id});
+    dialog.show();
+    dialog.findChild<QLineEdit*>("fabric.name")->setText("  ");
+    EXPECT_FALSE(dialog.acceptButton()->isEnabled());
+    auto* list = dialog.findChild<QListWidget*>("fabric.list");
+    list->setCurrentRow(list->count() - 1);
+    EXPECT_TRUE(dialog.acceptButton()->isEnabled());
+    EXPECT_TRUE(dialog.trouble().isEmpty());
+    EXPECT_EQ(dialog.answer()[0].name, quilt.fabrics[0].name);
+}
+
+} // namespace
+} // namespace up::test
