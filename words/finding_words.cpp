@@ -158,7 +158,7 @@ struct Saying {
     std::string operator()(check::Count count) const { return std::to_string(count.number); }
 };
 
-std::string said(const quilt::Quilt& quilt, const Finding& finding, std::size_t count) {
+std::string told(const quilt::Quilt& quilt, const Finding& finding, std::size_t count) {
     constexpr std::size_t placeOfCount = 9;
     std::vector<std::string> args;
     for (const auto& arg : finding.args)
@@ -191,11 +191,11 @@ constexpr std::array<Plural, valuesOf<Fix>> fixes{{
 } // namespace
 
 std::string sentence(const quilt::Quilt& quilt, const Finding& finding) {
-    return said(quilt, finding, 1);
+    return told(quilt, finding, 1);
 }
 
 std::string sentence(const quilt::Quilt& quilt, const check::Row& row) {
-    return said(quilt, row.worst(), row.count());
+    return told(quilt, row.worst(), row.count());
 }
 
 std::string fixWords(Fix fix, std::size_t count) {

@@ -3,6 +3,7 @@
 
 #include "words/now_words.hpp"
 #include "words/sentences.hpp"
+#include "words/translated.hpp"
 
 #include <algorithm>
 
@@ -12,17 +13,15 @@ std::string reversingWords(const plan::Judgement& judged) {
     const auto all = judged.pieces.size();
     const auto must = static_cast<std::size_t>(std::count_if(
         judged.pieces.begin(), judged.pieces.end(), [](const auto& p) { return p.mustBeReversed(); }));
-    if (must == 0) return "No piece needs reversing: each is its own mirror image.";
-    if (must == all)
-        return all == 1 ? "The piece must be reversed." : "All " + std::to_string(all) + " must be reversed.";
-    const auto rest = all - must;
-    return std::to_string(must) + " of " + std::to_string(all) + " must be reversed; " +
-           (rest == 1 ? "one is its own mirror image."
-                      : std::to_string(rest) + " are their own mirror image.");
+    if (must == 0) return tr("No piece needs reversing: each is its own mirror image.");
+    if (must == all) return said(N2_("The piece must be reversed.", "All {0} must be reversed."), all);
+    return said(N2_("{1} of {2} must be reversed; one is its own mirror image.",
+                    "{1} of {2} must be reversed; {0} are their own mirror image."),
+                all - must, {std::to_string(must), std::to_string(all)});
 }
 
 std::string reversalWords(const plan::PieceJudgement& piece) {
-    return piece.mustBeReversed() ? "Reverse" : "Either way (own mirror image)";
+    return piece.mustBeReversed() ? tr("Reverse") : tr("Either way (own mirror image)");
 }
 
 std::string alikeWords(const quilt::Block& block, const plan::Judgement& judged, std::size_t piece) {
@@ -33,21 +32,21 @@ std::string alikeWords(const quilt::Block& block, const plan::Judgement& judged,
         if (other != piece)
             (judged.pieces[other].otherHand == judged.pieces[piece].otherHand ? same : mirrored)
                 .push_back(block.pieces[other].id);
-    std::string out;
-    if (!same.empty()) out = "like " + numbersWords(block, same, 6);
-    if (!mirrored.empty())
-        out += (out.empty() ? "mirror image of " : "; mirrored ") + numbersWords(block, mirrored, 6);
-    return out;
+    const auto like = numbersWords(block, same, 6), turned = numbersWords(block, mirrored, 6);
+    if (mirrored.empty()) return said(N_("like {0}"), {like});
+    if (same.empty()) return said(N_("mirror image of {0}"), {turned});
+    return said(N_("like {0}; mirrored {1}"), {like, turned});
 }
 
 std::vector<std::string> groupWords(const quilt::Block& block, const plan::Judgement& judged) {
     std::vector<std::string> out;
     for (const auto& group : judged.groups) {
         if (group.pieces.size() < 2) continue;
-        std::string line =
-            std::to_string(group.pieces.size()) + " like “" + block.pieces[group.pieces.front()].name + "”";
-        if (group.otherHand > 0) line += ", of which " + std::to_string(group.otherHand) + " mirrored";
-        out.push_back(std::move(line));
+        const std::vector<std::string> args{std::to_string(group.pieces.size()),
+                                            block.pieces[group.pieces.front()].name,
+                                            std::to_string(group.otherHand)};
+        out.push_back(said(
+            group.otherHand > 0 ? N_("{0} like “{1}”, of which {2} mirrored") : N_("{0} like “{1}”"), args));
     }
     return out;
 }
@@ -58,15 +57,14 @@ std::string fineWords(double mm, measure::System units) {
 }
 
 std::string widthWords(const plan::PieceJudgement& piece, measure::System units) {
-    std::string out =
-        (piece.thin.empty() ? "narrowest " : "too thin: ") +
-        fineWords(piece.thin.empty() ? piece.narrowest.width : piece.thin.front().narrowest.width, units);
-    if (!piece.sharp.empty())
-        out += piece.sharp.size() == 1 ? ", a sharp point"
-                                       : ", " + std::to_string(piece.sharp.size()) + " sharp points";
-    if (!piece.tight.empty())
-        out += piece.tight.size() == 1 ? ", a tight corner"
-                                       : ", " + std::to_string(piece.tight.size()) + " tight corners";
+    std::string out = piece.thin.empty()
+                          ? said(N_("narrowest {0}"), {fineWords(piece.narrowest.width, units)})
+                          : said(N_("too thin: {0}"), {fineWords(piece.thin.front().narrowest.width, units)});
+    const auto add = [&](const Plural& what, std::size_t n) {
+        if (n > 0) out = said(N_("{0}, {1}"), {out, said(what, n)});
+    };
+    add(N2_("a sharp point", "{0} sharp points"), piece.sharp.size());
+    add(N2_("a tight corner", "{0} tight corners"), piece.tight.size());
     return out;
 }
 

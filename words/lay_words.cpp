@@ -3,6 +3,7 @@
 
 #include "words/now_words.hpp"
 #include "words/sentences.hpp"
+#include "words/translated.hpp"
 
 #include <algorithm>
 #include <sstream>
@@ -20,26 +21,26 @@ std::string plainly(Length length, measure::System units) {
     return units == measure::System::inches ? measure::fraction(length) + " in" : measure::sayMetric(length);
 }
 
-std::string spotWords(const PlaceMeasure& m) {
+const char* spotWords(const PlaceMeasure& m) {
     switch (m.spot) {
-    case Spot::leftEnd: return m.isTip ? "left tip" : "left end";
-    case Spot::rightEnd: return m.isTip ? "right tip" : "right end";
-    case Spot::top: return m.isTip ? "upper tip" : "top";
-    case Spot::bottom: return m.isTip ? "lower tip" : "bottom";
-    case Spot::middle: return "middle";
+    case Spot::leftEnd: return m.isTip ? N_("left tip {0}") : N_("left end {0}");
+    case Spot::rightEnd: return m.isTip ? N_("right tip {0}") : N_("right end {0}");
+    case Spot::top: return m.isTip ? N_("upper tip {0}") : N_("top {0}");
+    case Spot::bottom: return m.isTip ? N_("lower tip {0}") : N_("bottom {0}");
+    case Spot::middle: return N_("middle {0}");
     }
-    return "";
+    return "{0}";
 }
 
 std::string fromWords(const PlaceMeasure& m, measure::System units) {
-    const std::string away = plainly(m.away, units) + " from the ";
+    const std::vector<std::string> away{plainly(m.away, units)};
     switch (m.from) {
-    case From::leftEdge: return away + "left edge";
-    case From::rightEdge: return away + "right edge";
-    case From::topEdge: return away + "top edge";
-    case From::bottomEdge: return away + "bottom edge";
-    case From::uprightCrease: return "on the upright crease";
-    case From::levelCrease: return "on the level crease";
+    case From::leftEdge: return said(N_("{0} from the left edge"), away);
+    case From::rightEdge: return said(N_("{0} from the right edge"), away);
+    case From::topEdge: return said(N_("{0} from the top edge"), away);
+    case From::bottomEdge: return said(N_("{0} from the bottom edge"), away);
+    case From::uprightCrease: return tr("on the upright crease");
+    case From::levelCrease: return tr("on the level crease");
     }
     return "";
 }
@@ -54,9 +55,9 @@ std::string measureWords(const std::vector<PlaceMeasure>& measures, measure::Sys
     std::string out;
     for (std::size_t i = 0; i < measures.size(); ++i) {
         const bool same = i > 0 && measures[i].spot == measures[i - 1].spot;
-        out += i == 0 ? "" : same ? ", " : "; ";
-        if (!same) out += spotWords(measures[i]) + " ";
-        out += fromWords(measures[i], units);
+        const auto from = fromWords(measures[i], units);
+        const auto item = same ? from : said(spotWords(measures[i]), {from});
+        out = i == 0 ? item : said(same ? N_("{0}, {1}") : N_("{0}; {1}"), {out, item});
     }
     return out;
 }
@@ -67,19 +68,21 @@ std::string tuckWords(const quilt::Block& block, const plan::PlacementStep& step
     std::vector<std::string> items;
     for (const auto& tuck : step.tucks)
         if (items.size() < most)
-            items.push_back((tuck.depth > deep ? "well" : plainly(tuck.depth, units)) +
-                            std::string(" under ") + called(block, tuck.upper));
+            items.push_back(said(tuck.depth > deep ? N_("well under {0}") : N_("{1} under {0}"),
+                                 {called(block, tuck.upper), plainly(tuck.depth, units)}));
     return listed(items);
 }
 
 std::string stepWords(const quilt::Block& block, const plan::PlacementStep& step, measure::System units) {
-    std::string out = "Lay " + called(block, step.piece);
-    if (step.forAMoment) out += " for a moment, as a guide";
-    if (const auto where = measureWords(step.measures, units); !where.empty()) out += ": " + where;
-    out += ".";
-    const auto tucks = tuckWords(block, step, units);
-    if (!tucks.empty()) out += " It reaches " + tucks + ".";
-    if (step.guide) out += " Slide it in by " + called(block, *step.guide) + ", then lift that off again.";
+    const auto where = measureWords(step.measures, units), name = called(block, step.piece);
+    std::string out = said(step.forAMoment ? (where.empty() ? N_("Lay {0} for a moment, as a guide.")
+                                                            : N_("Lay {0} for a moment, as a guide: {1}."))
+                                           : (where.empty() ? N_("Lay {0}.") : N_("Lay {0}: {1}.")),
+                           {name, where});
+    if (const auto tucks = tuckWords(block, step, units); !tucks.empty())
+        out += " " + said(N_("It reaches {0}."), {tucks});
+    if (step.guide)
+        out += " " + said(N_("Slide it in by {0}, then lift that off again."), {called(block, *step.guide)});
     return out;
 }
 
@@ -118,8 +121,8 @@ std::string heapWords(const quilt::Block& block, const plan::Heap& heap) {
         std::vector<PieceId> ids;
         for (const std::size_t i : heap.pieces)
             ids.push_back(block.pieces[i].id);
-        out = std::to_string(heap.pieces.size()) + " × " + commonName(block, heap) + " (" +
-              numbersWords(block, ids) + ")";
+        out = said(N_("{0} × {1} ({2})"),
+                   {std::to_string(heap.pieces.size()), commonName(block, heap), numbersWords(block, ids)});
     }
     return out;
 }
@@ -127,83 +130,93 @@ std::string heapWords(const quilt::Block& block, const plan::Heap& heap) {
 namespace {
 
 /// Of which hand, where both are there.
-std::string handWords(const plan::RollCall& call, const plan::Heap& heap) {
+const char* handWords(const plan::RollCall& call, const plan::Heap& heap) {
     const bool hasTwin = std::any_of(call.heaps.begin(), call.heaps.end(), [&](const plan::Heap& other) {
         return other.hand != plan::Hand::none && other.hand != heap.hand && other.alike == heap.alike;
     });
-    if (heap.hand == plan::Hand::none || !hasTwin) return "";
-    return heap.hand == plan::Hand::mirrored ? "mirrored, " : "as drawn, ";
+    if (heap.hand == plan::Hand::none || !hasTwin) return N_("{0}");
+    return heap.hand == plan::Hand::mirrored ? N_("mirrored, {0}") : N_("as drawn, {0}");
 }
 
 std::string hereWords(const plan::Heap& heap) {
     const auto all = heap.pieces.size();
-    const auto notCut = heap.notCut == 0 ? std::string() : std::to_string(heap.notCut) + " not cut yet";
-    if (heap.notCut == static_cast<int>(all)) return "not cut yet";
-    const auto cut = heap.here + heap.missing;
-    std::string out = all == 1 ? (heap.here ? "here" : "not ticked off")
-                      : heap.missing == 0 && heap.notCut == 0
-                          ? (all == 2 ? "both here" : "all " + std::to_string(all) + " here")
-                          : std::to_string(heap.here) + " of " + std::to_string(cut) + " here";
-    return out + (notCut.empty() ? "" : ", " + notCut);
+    if (heap.notCut == static_cast<int>(all)) return tr("not cut yet");
+    const auto cut = static_cast<std::size_t>(heap.here + heap.missing);
+    std::string out;
+    if (all == 1)
+        out = heap.here ? tr("here") : tr("not ticked off");
+    else if (heap.missing == 0 && heap.notCut == 0)
+        out = all == 2 ? tr("both here") : said(N2_("all {0} here", "all {0} here"), all);
+    else
+        out = said(N2_("{1} of {0} here", "{1} of {0} here"), cut, {std::to_string(heap.here)});
+    if (heap.notCut == 0) return out;
+    return said(N2_("{1}, {0} not cut yet", "{1}, {0} not cut yet"), static_cast<std::size_t>(heap.notCut),
+                {out});
 }
 
 } // namespace
 
 std::string countWords(const plan::RollCall& call, std::size_t heap) {
-    return handWords(call, call.heaps[heap]) + hereWords(call.heaps[heap]);
+    return said(handWords(call, call.heaps[heap]), {hereWords(call.heaps[heap])});
 }
 
 std::string rollWords(const quilt::Block& block, const plan::RollCall& call) {
     constexpr std::size_t most = 6;
-    std::string out = call.here == call.all() ? "All " + std::to_string(call.all()) + " pieces are here."
-                                              : std::to_string(call.here) + " of " +
-                                                    std::to_string(call.all()) + " pieces are here.";
+    const auto all = static_cast<std::size_t>(call.all());
+    std::string out = call.here == call.all()
+                          ? said(N2_("All {0} pieces are here.", "All {0} pieces are here."), all)
+                          : said(N2_("{1} of {0} pieces are here.", "{1} of {0} pieces are here."), all,
+                                 {std::to_string(call.here)});
     std::vector<std::string> missing;
     for (std::size_t i = 0; i < block.pieces.size(); ++i)
         if (plan::presenceOf(block.pieces[i]) == plan::Presence::missing) missing.push_back(called(block, i));
     if (!missing.empty()) {
         const auto more = missing.size() > most ? missing.size() - most : 0;
         missing.resize(missing.size() - more);
-        if (more) missing.push_back(std::to_string(more) + " more");
-        out += " Not ticked off: " + listed(missing) + ".";
+        if (more) missing.push_back(said(N2_("{0} more", "{0} more"), more));
+        out += " " + said(N_("Not ticked off: {0}."), {listed(missing)});
     }
-    if (call.notCut == 1) out += " 1 is still to be cut.";
-    if (call.notCut > 1) out += " " + std::to_string(call.notCut) + " are still to be cut.";
+    if (call.notCut > 0)
+        out += " " + said(N2_("{0} is still to be cut.", "{0} are still to be cut."),
+                          static_cast<std::size_t>(call.notCut));
     return out;
 }
 
 std::string seamWords(const plan::SeamSum& sum, measure::System units) {
     if (sum.cut.size() < 2) return sum.cut.empty() ? "" : measure::say(sum.cut.front(), units);
-    std::string out;
     const bool inches = units == measure::System::inches;
+    std::string parts;
     for (std::size_t i = 0; i < sum.cut.size(); ++i)
-        out += (i ? " + " : "") + (inches ? measure::fraction(sum.cut[i]) : measure::sayMetric(sum.cut[i]));
-    const auto seams = sum.cut.size() - 1;
-    out += (inches ? std::string(" in") : "") + " less " +
-           measure::say(quilt::seamAllowance + quilt::seamAllowance, units) +
-           (seams == 1 ? " for the seam" : " for each of " + std::to_string(seams) + " seams");
-    return out + " = " + measure::say(sum.sewn, units);
+        parts += (i ? " + " : "") + (inches ? measure::fraction(sum.cut[i]) : measure::sayMetric(sum.cut[i]));
+    return said(N2_("{1} less {2} for the seam = {3}", "{1} less {2} for each of {0} seams = {3}"),
+                sum.cut.size() - 1,
+                {parts + (inches ? " in" : ""),
+                 measure::say(quilt::seamAllowance + quilt::seamAllowance, units),
+                 measure::say(sum.sewn, units)});
 }
 
 std::string groundWords(const plan::GroundPlan& ground, measure::System units) {
-    std::string out = "Background " + measure::saySize(ground.wide, ground.high, units);
-    if (ground.along.empty()) return out + ", trimmed after stitching";
-    if (ground.uneven) out += "; its strips are not of one length";
-    const auto lacking = [&](Length by, const char* sides) {
-        if (by <= Length{}) return std::string();
-        return "; " + measure::say(by, units) + " too small: the sashing " + sides + " grows by " +
-               measure::say(Length::ofMm(by.mm() / 2), units);
+    const auto size = measure::saySize(ground.wide, ground.high, units);
+    if (ground.along.empty()) return said(N_("Background {0}, trimmed after stitching"), {size});
+    std::string out =
+        said(ground.uneven ? N_("Background {0}; its strips are not of one length") : N_("Background {0}"),
+             {size});
+    const auto lacking = [&](Length by, const char* text) {
+        if (by > Length{})
+            out = said(text, {out, measure::say(by, units), measure::say(Length::ofMm(by.mm() / 2), units)});
     };
-    return out + lacking(ground.shortWide, "on either side") + lacking(ground.shortHigh, "above and below");
+    lacking(ground.shortWide, N_("{0}; {1} too small: the sashing on either side grows by {2}"));
+    lacking(ground.shortHigh, N_("{0}; {1} too small: the sashing above and below grows by {2}"));
+    return out;
 }
 
 std::string reasonWords(stack::Reason reason) {
     switch (reason) {
-    case stack::Reason::said: return "as you said";
-    case stack::Reason::overlap: return "they overlap as drawn";
-    case stack::Reason::lighter: return "it is the lighter one";
-    case stack::Reason::drawn: return "as drawn";
-    case stack::Reason::forced: return "what lies on what leaves no other way";
+    case stack::Reason::said: return tr("as you said");
+    case stack::Reason::overlap: return tr("they overlap as drawn");
+    case stack::Reason::lighter: return tr("it is the lighter one");
+    case stack::Reason::drawn: return tr("as drawn");
+    case stack::Reason::forced: return tr("what lies on what leaves no other way");
     }
     return "";
 }

@@ -4,12 +4,21 @@
 #include "core/base/text.hpp"
 #include "words/lay_words.hpp"
 #include "words/sentences.hpp"
+#include "words/translated.hpp"
 
 #include <algorithm>
+#include <array>
 #include <cctype>
 
 namespace up::words {
 namespace {
+
+/// With a capital at the start, as a sentence begins; letters of one byte only.
+std::string capital(std::string text) {
+    if (!text.empty())
+        text.front() = static_cast<char>(std::toupper(static_cast<unsigned char>(text.front())));
+    return text;
+}
 
 using plan::Now;
 using plan::What;
@@ -24,27 +33,30 @@ public:
     [[nodiscard]] NowWords say() const {
         switch (m_now.what) {
         case What::importDrawing:
-            return {"Bring in a drawing of this block.",
-                    "Every filled shape becomes a piece, bottom to top; colours become fabrics.",
-                    "Import a drawing…", ""};
+            return {tr("Bring in a drawing of this block."),
+                    tr("Every filled shape becomes a piece, bottom to top; colours become fabrics."),
+                    tr("Import a drawing…"), ""};
         case What::layOut:
-            return {"Lay the pieces out on " + web() + ".",
-                    "They are reversed and grouped by fabric so that little web is used.", "Lay out", ""};
-        case What::putAway:
-            return {"Put what is left of the web into the stash.",
-                    "What is worth keeping is laid out on first next time; the rest is waste.", "Put away",
+            return {said(N_("Lay the pieces out on {0}."), {web()}),
+                    tr("They are reversed and grouped by fabric so that little web is used."), tr("Lay out"),
                     ""};
+        case What::putAway:
+            return {tr("Put what is left of the web into the stash."),
+                    tr("What is worth keeping is laid out on first next time; the rest is waste."),
+                    tr("Put away"), ""};
         case What::step: return step();
         case What::trim:
-            return {"Trim the block to " + cutSize() + ".",
-                    finished() + " finished, plus ¼ in seam allowance on every side.", "Trimmed",
-                    cautionWords(m_now.caution)};
+            return {said(N_("Trim the block to {0}."), {cutSize()}),
+                    said(N_("{0} finished, plus ¼ in seam allowance on every side."), {finished()}),
+                    tr("Trimmed"), cautionWords(m_now.caution)};
         case What::goOn:
-            return {"Nothing to do here now.", treadName(m_now.tread) + " is next: " + left(),
-                    "Go to " + treadName(m_now.tread), ""};
+            return {tr("Nothing to do here now."),
+                    said(N2_("{1} is next: {0} left.", "{1} is next: {0} left."),
+                         static_cast<std::size_t>(m_now.left), {treadName(m_now.tread)}),
+                    said(N_("Go to {0}"), {treadName(m_now.tread)}), ""};
         case What::allDone:
-            return {"This block is finished.", "Put it up on the wall beside the others.", "To the Landing",
-                    ""};
+            return {tr("This block is finished."), tr("Put it up on the wall beside the others."),
+                    tr("To the Landing"), ""};
         }
         return {};
     }
@@ -52,7 +64,7 @@ public:
 private:
     [[nodiscard]] std::string web() const {
         const auto* found = find(m_quilt.webs, m_block.web);
-        return found ? found->name : "the web";
+        return found ? found->name : tr("the web");
     }
     [[nodiscard]] const quilt::Pressing* pressing(bool final) const {
         const auto* found = find(m_quilt.webs, m_block.web);
@@ -65,14 +77,13 @@ private:
     [[nodiscard]] std::string finished() const {
         return measure::saySize(m_block.width, m_block.height, m_quilt.units);
     }
-    [[nodiscard]] std::string left() const { return std::to_string(m_now.left) + " left."; }
     [[nodiscard]] std::string fabric() const {
         const auto* found = find(m_quilt.fabrics, m_now.fabric);
-        return found ? found->name : "its fabric";
+        return found ? found->name : tr("its fabric");
     }
     [[nodiscard]] std::string thread() const {
         const auto* found = find(m_quilt.threads, m_now.thread);
-        return found ? found->name : "matching";
+        return found ? found->name : tr("matching");
     }
     [[nodiscard]] const plan::Chunk* chunk() const {
         for (const auto& c : m_trace.chunks)
@@ -82,9 +93,10 @@ private:
     }
     [[nodiscard]] std::string leaflet(bool final) const {
         const auto* p = pressing(final);
-        if (!p) return "Set the iron by the maker's leaflet.";
-        return plainNumber(p->seconds, 1) + " s, " + p->heat + (p->steam ? ", steam" : ", no steam") +
-               "; check the maker's leaflet.";
+        if (!p) return tr("Set the iron by the maker's leaflet.");
+        return said(p->steam ? N_("{0} s, {1}, steam; check the maker's leaflet.")
+                             : N_("{0} s, {1}, no steam; check the maker's leaflet."),
+                    {plainNumber(p->seconds, 1), p->heat});
     }
 
     [[nodiscard]] NowWords step() const {
@@ -92,34 +104,37 @@ private:
         switch (m_now.step) {
         case Step::toTrace: break;
         case Step::traced:
-            return {"Trace " + pieces + " on the paper side.",
-                    "For " + fabric() + "; already reversed here. Write the numbers on the paper.", "Traced",
-                    caution};
+            return {said(N_("Trace {0} on the paper side."), {pieces}),
+                    said(N_("For {0}; already reversed here. Write the numbers on the paper."), {fabric()}),
+                    tr("Traced"), caution};
         case Step::roughCut:
-            return {"Rough cut the web round " + pieces + " in one chunk.",
-                    "About ¼ in outside the line; it goes on " + fabric() + ".", "Rough cut done", caution};
+            return {said(N_("Rough cut the web round {0} in one chunk."), {pieces}),
+                    said(N_("About ¼ in outside the line; it goes on {0}."), {fabric()}),
+                    tr("Rough cut done"), caution};
         case Step::bonded:
-            return {"Bond " + pieces + " to the wrong side of " + fabric() + ".", patch() + leaflet(false),
-                    "Bonded", caution};
+            return {said(N_("Bond {0} to the wrong side of {1}."), {pieces, fabric()}),
+                    patch() + leaflet(false), tr("Bonded"), caution};
         case Step::marked:
-            return {"Draw the marks on " + pieces + ".",
-                    "The paper is still on: hold it to a window and draw on the right side.", "Marks drawn",
-                    caution};
+            return {said(N_("Draw the marks on {0}."), {pieces}),
+                    tr("The paper is still on: hold it to a window and draw on the right side."),
+                    tr("Marks drawn"), caution};
         case Step::cleanCut:
-            return {"Clean cut " + pieces + ".",
-                    "Web and fabric together, exactly on the line, so the glue reaches the edge.",
-                    "Clean cut done", caution};
-        case Step::laid: return {"Peel the paper and lay " + pieces + ".", placeWords(), "Laid", caution};
+            return {said(N_("Clean cut {0}."), {pieces}),
+                    tr("Web and fabric together, exactly on the line, so the glue reaches the edge."),
+                    tr("Clean cut done"), caution};
+        case Step::laid:
+            return {said(N_("Peel the paper and lay {0}."), {pieces}), placeWords(), tr("Laid"), caution};
         case Step::fused:
-            return {"Fuse " + pieces + ".", "Press, lift, move; don't slide. " + leaflet(true), "Fused",
-                    caution};
+            return {said(N_("Fuse {0}."), {pieces}),
+                    said(N_("Press, lift, move; don't slide. {0}"), {leaflet(true)}), tr("Fused"), caution};
         case Step::tested:
-            return {"Test the edges of " + pieces + " with a fingernail.", "Press again where an edge lifts.",
-                    "Edges hold", caution};
+            return {said(N_("Test the edges of {0} with a fingernail."), {pieces}),
+                    tr("Press again where an edge lifts."), tr("Edges hold"), caution};
         case Step::stitched:
-            return {"Stitch " + pieces + " with " + thread() + " thread.",
-                    "The lowest first: the stitching above covers its starts and stops." + afterStitching(),
-                    "Stitched", caution};
+            return {said(N_("Stitch {0} with {1} thread."), {pieces, thread()}),
+                    tr("The lowest first: the stitching above covers its starts and stops.") +
+                        afterStitching(),
+                    tr("Stitched"), caution};
         }
         return {};
     }
@@ -127,30 +142,30 @@ private:
     /// "Patch at least 9 × 2 in. ", or nothing when the pieces are in no chunk.
     [[nodiscard]] std::string patch() const {
         const auto* c = chunk();
-        return c ? "Patch at least " + measure::saySize(c->patch.width, c->patch.height, m_quilt.units) + ". "
-                 : "";
+        return !c ? ""
+                  : said(N_("Patch at least {0}."),
+                         {measure::saySize(c->patch.width, c->patch.height, m_quilt.units)}) +
+                        " ";
     }
 
     /// Where it goes, in numbers, and what it is tucked under.
     [[nodiscard]] std::string placeWords() const {
         if (!m_now.lay) return "";
         std::string out = measureWords(m_now.lay->measures, m_quilt.units);
-        if (!out.empty()) {
-            out += ". ";
-            out.front() = static_cast<char>(std::toupper(static_cast<unsigned char>(out.front())));
-        }
+        if (!out.empty()) out = capital(out) + ". ";
         if (const auto tucks = tuckWords(m_block, *m_now.lay, m_quilt.units); !tucks.empty())
-            out += "It reaches " + tucks + ". ";
+            out += said(N_("It reaches {0}."), {tucks}) + " ";
         if (m_now.lay->guide)
-            out += "Lay " + quilt::calledOf(m_block, m_block.pieces[*m_now.lay->guide]) +
-                   " for a moment to find its place.";
+            out += said(N_("Lay {0} for a moment to find its place."),
+                        {quilt::calledOf(m_block, m_block.pieces[*m_now.lay->guide])});
         return out;
     }
 
     [[nodiscard]] std::string afterStitching() const {
         const auto* piece = find(m_block.pieces, m_now.pieces.front());
         return piece && piece->shine == quilt::Shine::cutAway
-                   ? " Afterwards cut away what lies behind it, ¼ in inside the stitching."
+                   ? std::string(" ") +
+                         tr("Afterwards cut away what lies behind it, ¼ in inside the stitching.")
                    : "";
     }
 
@@ -168,26 +183,20 @@ NowWords nowWords(const quilt::Quilt& quilt, const quilt::Block& block, const No
 }
 
 std::string cautionWords(plan::Caution caution) {
-    const std::string last = " The maker's leaflet and local rules come first.";
-    switch (caution) {
-    case plan::Caution::none: return "";
-    case plan::Caution::iron: return "Hot iron: burns. Never unattended; unplug it after." + last;
-    case plan::Caution::scissors:
-        return "Blades: cut away from yourself, close them when you put them down." + last;
-    case plan::Caution::rotary:
-        return "Rotary cutter: cut away from yourself, close the blade every time, wear a cut-resistant "
-               "glove." +
-               last;
-    case plan::Caution::needle: return "Needle: fingers and eyes. Switch off before changing it." + last;
-    }
-    return "";
+    if (caution == plan::Caution::none) return "";
+    constexpr std::array words{
+        "", N_("Hot iron: burns. Never unattended; unplug it after."),
+        N_("Blades: cut away from yourself, close them when you put them down."),
+        N_("Rotary cutter: cut away from yourself, close the blade every time, wear a cut-resistant glove."),
+        N_("Needle: fingers and eyes. Switch off before changing it.")};
+    return said(N_("{0} The maker's leaflet and local rules come first."), {tr(entryOf(words, caution))});
 }
 
 std::string numbersWords(const quilt::Block& block, const std::vector<PieceId>& pieces, std::size_t most) {
     std::vector<std::string> items;
     for (std::size_t i = 0; i < pieces.size();) {
         if (items.size() == most) {
-            items.push_back(std::to_string(pieces.size() - i) + " more");
+            items.push_back(said(N2_("{0} more", "{0} more"), pieces.size() - i));
             break;
         }
         const int first = quilt::numberOf(block, pieces[i]);

@@ -3,59 +3,63 @@
 
 #include "words/now_words.hpp"
 #include "words/sentences.hpp"
+#include "words/translated.hpp"
 
 #include <cmath>
 
 namespace up::words {
 namespace {
 
-std::string counted(int count, const std::string& what) {
-    return std::to_string(count) + " " + what + (count == 1 ? "" : "s");
+std::string offCutsWords(int count) {
+    return said(N2_("{0} off-cut", "{0} off-cuts"), static_cast<std::size_t>(count));
+}
+std::string sheetsWords(int count) {
+    return said(N2_("{0} sheet", "{0} sheets"), static_cast<std::size_t>(count));
 }
 
 } // namespace
 
 std::string schoolName(quilt::School school) {
     switch (school) {
-    case quilt::School::oneByOne: return "One by one";
-    case quilt::School::byFabric: return "By fabric";
-    case quilt::School::windowed: return "In windows";
-    case quilt::School::strip: return "In strips";
+    case quilt::School::oneByOne: return tr("One by one");
+    case quilt::School::byFabric: return tr("By fabric");
+    case quilt::School::windowed: return tr("In windows");
+    case quilt::School::strip: return tr("In strips");
     }
     return "";
 }
 
 std::string schoolWords(quilt::School school) {
     switch (school) {
-    case quilt::School::oneByOne: return "Every piece is rough cut by itself, about ¼ in outside its line.";
+    case quilt::School::oneByOne:
+        return tr("Every piece is rough cut by itself, about ¼ in outside its line.");
     case quilt::School::byFabric:
-        return "All pieces of a fabric lie close together and are rough cut as one.";
+        return tr("All pieces of a fabric lie close together and are rough cut as one.");
     case quilt::School::windowed:
-        return "The middle of large pieces is cut out of the web, and smaller pieces are traced in it.";
+        return tr("The middle of large pieces is cut out of the web, and smaller pieces are traced in it.");
     case quilt::School::strip:
-        return "Equal shapes stand up and down in turn in strips exactly as high as they are.";
+        return tr("Equal shapes stand up and down in turn in strips exactly as high as they are.");
     }
     return "";
 }
 
 std::string costWords(const quilt::Quilt& quilt, const plan::TraceCost& cost) {
-    const std::string offCuts = counted(cost.offCuts, "off-cut");
     if (!cost.needsNewWeb())
         return cost.offCuts == 0
-                   ? "No web used"
-                   : "No new web: " + offCuts + (cost.offCuts == 1 ? " is" : " are") + " enough";
-    std::string out = cost.sheets > 0 ? counted(cost.sheets, "sheet")
-                                      : measure::say(cost.roll, quilt.units) + " of the roll";
-    if (cost.offCuts > 0) out += " and " + offCuts;
-    return out;
+                   ? tr("No web used")
+                   : said(N2_("No new web: {0} off-cut is enough", "No new web: {0} off-cuts are enough"),
+                          static_cast<std::size_t>(cost.offCuts));
+    const auto web = cost.sheets > 0 ? sheetsWords(cost.sheets)
+                                     : said(N_("{0} of the roll"), {measure::say(cost.roll, quilt.units)});
+    return cost.offCuts > 0 ? said(N_("{0} and {1}"), {web, offCutsWords(cost.offCuts)}) : web;
 }
 
 std::string briefCost(const quilt::Quilt& quilt, const plan::TraceCost& cost) {
-    const std::string offCuts = counted(cost.offCuts, "off-cut");
-    if (!cost.needsNewWeb()) return cost.offCuts == 0 ? "no web" : offCuts + ", no new web";
-    const std::string web =
-        cost.sheets > 0 ? counted(cost.sheets, "sheet") : measure::say(cost.roll, quilt.units) + " of roll";
-    return cost.offCuts > 0 ? web + ", " + offCuts : web;
+    const auto offCuts = offCutsWords(cost.offCuts);
+    if (!cost.needsNewWeb()) return cost.offCuts == 0 ? tr("no web") : said(N_("{0}, no new web"), {offCuts});
+    const auto web = cost.sheets > 0 ? sheetsWords(cost.sheets)
+                                     : said(N_("{0} of roll"), {measure::say(cost.roll, quilt.units)});
+    return cost.offCuts > 0 ? said(N_("{0}, {1}"), {web, offCuts}) : web;
 }
 
 std::string cutsWords(const quilt::Quilt& quilt, const plan::TraceCost& cost) {
@@ -64,33 +68,34 @@ std::string cutsWords(const quilt::Quilt& quilt, const plan::TraceCost& cost) {
         quilt.units == measure::System::inches
             ? std::to_string(static_cast<int>(std::lround(inches))) + " in"
             : std::to_string(static_cast<int>(std::lround(cost.cuts.mm() / 10))) + " cm";
-    return counted(cost.chunks, "cut") + ", " + length;
+    return said(N2_("{0} cut, {1}", "{0} cuts, {1}"), static_cast<std::size_t>(cost.chunks), {length});
 }
 
 std::string chunkWords(const quilt::Quilt& quilt, const quilt::Block& block, const plan::Chunk& chunk) {
     const std::string pieces = numbersWords(block, chunk.pieces, 12);
-    std::string out = chunk.pieces.size() == 1 ? "alone: " + pieces : "one chunk: " + pieces;
+    std::string out = said(chunk.pieces.size() == 1 ? N_("alone: {0}") : N_("one chunk: {0}"), {pieces});
     if (chunk.strip)
-        out = counted(chunk.strip->count, "strip") + " of web and fabric, cut exactly " +
-              measure::say(chunk.strip->height, quilt.units) + " high: " + pieces;
-    if (!chunk.windows.empty()) {
-        std::vector<PieceId> hosts;
-        for (const auto& [piece, window] : chunk.windows)
-            hosts.push_back(piece);
-        out += "; cut the middle out of " + numbersWords(block, hosts, 6);
-    }
-    return out;
+        out = said(N2_("{0} strip of web and fabric, cut exactly {1} high: {2}",
+                       "{0} strips of web and fabric, cut exactly {1} high: {2}"),
+                   static_cast<std::size_t>(chunk.strip->count),
+                   {measure::say(chunk.strip->height, quilt.units), pieces});
+    if (chunk.windows.empty()) return out;
+    std::vector<PieceId> hosts;
+    for (const auto& [piece, window] : chunk.windows)
+        hosts.push_back(piece);
+    return said(N_("{0}; cut the middle out of {1}"), {out, numbersWords(block, hosts, 6)});
 }
 
 std::string sideWords(const quilt::Web& web) {
-    return web.papers == 2 ? "Draw on the paper the glue stays with"
-                           : "Draw on the smooth side, glue side down";
+    return web.papers == 2 ? tr("Draw on the paper the glue stays with")
+                           : tr("Draw on the smooth side, glue side down");
 }
 
 std::string papersWords(const quilt::Web& web) {
-    return web.papers == 2 ? "Two papers: lift a corner to see which lets go of the glue. Peel that one "
-                             "before bonding."
-                           : "One paper: smooth side up takes pencil; the bumpy or shiny side is the glue.";
+    return web.papers == 2
+               ? tr("Two papers: lift a corner to see which lets go of the glue. Peel that one "
+                    "before bonding.")
+               : tr("One paper: smooth side up takes pencil; the bumpy or shiny side is the glue.");
 }
 
 } // namespace up::words

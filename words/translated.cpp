@@ -44,11 +44,20 @@ std::string filled(std::string_view text, const std::vector<std::string>& args) 
     return out;
 }
 
+std::string said(const char* text, const std::vector<std::string>& args) {
+    return filled(tr(text), args);
+}
+
+std::string said(const Plural& text, std::size_t n, std::vector<std::string> args) {
+    args.insert(args.begin(), std::to_string(n));
+    return filled(tr(text, n), args);
+}
+
 std::string listed(const std::vector<std::string>& items) {
     if (items.empty()) return {};
     std::string out = items.front();
     for (std::size_t i = 1; i < items.size(); ++i)
-        out = filled(i + 1 == items.size() ? tr("{0} and {1}") : tr("{0}, {1}"), {out, items[i]});
+        out = said(i + 1 == items.size() ? N_("{0} and {1}") : N_("{0}, {1}"), {out, items[i]});
     return out;
 }
 

@@ -34,6 +34,11 @@ void chooseLanguage(const std::string& folder);
 /// The text with its places {0}, {1} … filled; a missing argument leaves nothing.
 [[nodiscard]] std::string filled(std::string_view text, const std::vector<std::string>& args);
 
+/// Translated and filled.
+[[nodiscard]] std::string said(const char* text, const std::vector<std::string>& args = {});
+/// Of so many things: {0} is how many, {1} … the rest.
+[[nodiscard]] std::string said(const Plural& text, std::size_t n, std::vector<std::string> args = {});
+
 /// "1, 4 and 7".
 [[nodiscard]] std::string listed(const std::vector<std::string>& items);
 
