@@ -113,7 +113,8 @@ class Forms : public testing::TestWithParam<const char*> {
 protected:
     Forms() : m_form(make(GetParam())) {
         m_form->show();
-        EXPECT_TRUE(QTest::qWaitForWindowActive(m_form.get()));
+        EXPECT_TRUE(QTest::qWaitForWindowExposed(m_form.get()));
+        QApplication::setActiveWindow(m_form.get()); // no window manager does it in tests
         settle();
     }
     /// What is worked out aside has come.
