@@ -1,11 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/look/look.hpp"
+#include "app/look/translator.hpp"
 #include "app/window/opening.hpp"
 #include "app/window/posing.hpp"
 #include "app/window/window.hpp"
 #include "core/base/check.hpp"
 #include "core/base/place.hpp"
 #include "core/base/version.hpp"
+#include "words/translated.hpp"
 
 #include <QApplication>
 #include <QCommandLineParser>
@@ -117,6 +119,9 @@ int run(int count, char** given) {
     words.process(application);
 
     const auto data = QString::fromStdString(up::dataFolder());
+    up::words::chooseLanguage(up::dataFolder() + "/locale");
+    Translator translator;
+    QApplication::installTranslator(&translator);
     look::apply(application, data);
     const auto folder = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
     WindowOptions options;

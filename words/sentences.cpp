@@ -187,6 +187,11 @@ constexpr std::array wordsOfSteps{StepWords{N_("Trace"), N_("to trace")},
                                   StepWords{N_("Test the edges"), N_("tested")},
                                   StepWords{N_("Stitch"), N_("stitched")}};
 
+/// What has a size that cannot be right, as the core and the dialogs call it.
+[[maybe_unused]] constexpr std::array sizes{N_("finished size"), N_("underlap"), N_("room to trim"),
+                                            N_("strip"),         N_("size"),     N_("stitch"),
+                                            N_("width"),         N_("length")};
+
 /// "notYet" in full: what comes first, or what lies beneath.
 std::string notYet(const Error& error) {
     const auto step = error.args.size() > 1 ? fromKey<quilt::Step>(error.args[1]) : std::nullopt;
@@ -206,7 +211,10 @@ std::string sentence(const Error& error) {
     if (error.code == Code::notYet) return notYet(error);
     if (error.code == Code::noSuchBlock && error.args.size() < 2)
         return said(N_("That block is not in the quilt any more. Choose another."));
-    return said(pattern(error.code), error.args);
+    if (error.code != Code::absurdSize || error.args.empty()) return said(pattern(error.code), error.args);
+    auto args = error.args;
+    args.front() = tr(args.front().c_str());
+    return said(pattern(error.code), args);
 }
 
 std::string sentence(const quilt::Warning& warning) {

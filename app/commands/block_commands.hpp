@@ -24,7 +24,7 @@ protected:
     [[nodiscard]] const quilt::Piece* chosen();
     /// All that are chosen, if there are so many; else it says how to choose them.
     [[nodiscard]] std::vector<PieceId> several(std::size_t least);
-    void tell(const std::string& sentence) { emit told(QString::fromStdString(sentence)); }
+    void tell(const QString& sentence) { emit told(sentence); }
 
     Session& m_session;
 };

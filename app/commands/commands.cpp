@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/commands.hpp"
+#include "app/look/text.hpp"
 
 #include "app/commands/answered.hpp"
 #include "app/look/look.hpp"
@@ -52,7 +53,7 @@ void Commands::doNow() {
     case plan::What::step: return doStep(now.pieces, now.step);
     case plan::What::putAway: return m_tracing.putAway();
     case plan::What::trim:
-        m_session.apply(edit::setTrimmed(m_session.quilt(), block->id, m_session.now()), "trim");
+        m_session.apply(edit::setTrimmed(m_session.quilt(), block->id, m_session.now()), tr("trim"));
         return;
     case plan::What::goOn: return m_session.goTo(viewOf(now.tread));
     case plan::What::allDone: return m_session.goTo(View::landing);
@@ -77,26 +78,25 @@ void Commands::doStep(const std::vector<PieceId>& pieces, Step step) {
     if (!block || pieces.empty()) return;
     if (auto may = mayDoAll(pieces, step); !may) return m_session.complain(may.error());
     const BlockId owner = block->id;
-    const auto what = QString::fromStdString(words::asTask(step)).toLower() + " " +
-                      QString::fromStdString(words::piecesWords(*block, pieces));
+    const auto what = tr("%1: %2").arg(q(words::asTask(step)), q(words::piecesWords(*block, pieces)));
     std::vector<std::string> bare; // names of those whose marks would be lost
     for (const auto id : pieces)
         if (const auto* piece = find(block->pieces, id);
             quilt::losesMarks(piece->work, step, piece->hasMarks()))
             bare.push_back(piece->name);
     for (const auto& name : bare) {
-        const auto question = "The paper comes off “" + name +
-                              "” now and its marks are not drawn: they cannot be traced through any more.";
-        if (!m_asker.yes("Marks would be lost", QString::fromStdString(question), "Lay it without marks"))
-            return;
+        const auto question = tr("The paper comes off “%1” now and its marks are not drawn: they cannot be "
+                                 "traced through any more.")
+                                  .arg(q(name));
+        if (!m_asker.yes(tr("Marks would be lost"), question, tr("Lay it without marks"))) return;
     }
     m_session.apply(edit::record(m_session.quilt(), owner, pieces, step, m_session.now()), what);
 }
 
 void Commands::newBlock() {
     const auto count = m_session.quilt().blocks.size();
-    if (!answered(m_session, "new block",
-                  m_asker.block({m_session.quilt(), "Block " + std::to_string(count + 1)}), withBlock))
+    if (!answered(m_session, tr("new block"),
+                  m_asker.block({m_session.quilt(), tr("Block %1").arg(count + 1).toStdString()}), withBlock))
         return;
     m_session.chooseBlock(m_session.quilt().blocks.back().id);
     m_session.goTo(View::draw);
@@ -109,8 +109,8 @@ void Commands::redraw(edit::Edited next, const QString& what, BlockId id) {
                                               [](const auto& p) { return p.work.step != Step::toTrace; });
     const bool changes = next && !(*next == m_session.quilt());
     if (!m_session.apply(std::move(next), what) || begun == 0 || !changes) return;
-    emit told(QString("%1 traced pieces no longer fit and go back to be traced. Undo brings them back.")
-                  .arg(begun));
+    emit told(
+        tr("%1 traced pieces no longer fit and go back to be traced. Undo brings them back.").arg(begun));
 }
 
 void Commands::resize(const QString& text) {
@@ -118,7 +118,7 @@ void Commands::resize(const QString& text) {
     if (!m_session.block()) return;
     if (!size) return m_session.complain(size.error());
     redraw(edit::resizeBlock(m_session.quilt(), m_session.blockId(), size->width, size->height),
-           "set the size", m_session.blockId());
+           tr("set the size"), m_session.blockId());
 }
 
 namespace {
@@ -142,22 +142,22 @@ void Commands::askSize() {
     if (!block || block->pieces.empty()) return;
     const auto* piece = m_session.piece();
     const auto judged = m_session.derived().judgement();
-    if (!judged) return emit told("The shapes are still being measured. Try again in a moment.");
+    if (!judged) return emit told(tr("The shapes are still being measured. Try again in a moment."));
     const auto blockId = block->id;
     const auto pieceId = piece ? piece->id : PieceId{};
     const auto answer = m_asker.size({m_session.quilt().units, *block, pieceId, judged});
     if (!answer) return;
     auto next = sized(m_session.quilt(), *answer, blockId, pieceId);
     if (answer->factor == 1)
-        m_session.apply(std::move(next), "change the edge stitch");
+        m_session.apply(std::move(next), tr("change the edge stitch"));
     else
-        redraw(std::move(next), "set the size", blockId);
+        redraw(std::move(next), tr("set the size"), blockId);
 }
 
 void Commands::setCameReversed(bool reversed) {
     if (m_session.block())
         redraw(edit::setGivenReversed(m_session.quilt(), m_session.blockId(), reversed),
-               reversed ? "drawing came reversed" : "drawing as seen", m_session.blockId());
+               reversed ? tr("drawing came reversed") : tr("drawing as seen"), m_session.blockId());
 }
 
 void Commands::renameBlock() {
@@ -165,8 +165,8 @@ void Commands::renameBlock() {
     if (!block) return;
     const auto id = block->id;
     answered(
-        m_session, "rename block",
-        m_asker.text("Rename block", "What is it called?", QString::fromStdString(block->name)),
+        m_session, tr("rename block"),
+        m_asker.text(tr("Rename block"), tr("What is it called?"), QString::fromStdString(block->name)),
         [](const Quilt& quilt, const QString& name, BlockId of) {
             return edit::renameBlock(quilt, of, name.toStdString());
         },
@@ -175,18 +175,20 @@ void Commands::renameBlock() {
 
 void Commands::removeBlock() {
     if (m_session.block())
-        m_session.apply(edit::removeBlock(m_session.quilt(), m_session.blockId()), "remove block");
+        m_session.apply(edit::removeBlock(m_session.quilt(), m_session.blockId()), tr("remove block"));
 }
 
 void Commands::removePiece() {
     if (const auto* piece = m_session.piece())
-        m_session.apply(edit::removePiece(m_session.quilt(), m_session.blockId(), piece->id), "remove piece");
+        m_session.apply(edit::removePiece(m_session.quilt(), m_session.blockId(), piece->id),
+                        tr("remove piece"));
 }
 
 void Commands::renameQuilt() {
     answered(
-        m_session, "rename quilt",
-        m_asker.text("Rename quilt", "What is it called?", QString::fromStdString(m_session.quilt().name)),
+        m_session, tr("rename quilt"),
+        m_asker.text(tr("Rename quilt"), tr("What is it called?"),
+                     QString::fromStdString(m_session.quilt().name)),
         [](const Quilt& quilt, const QString& name) { return edit::renameQuilt(quilt, name.toStdString()); });
 }
 
@@ -196,13 +198,13 @@ PieceId Commands::pieceForIt() const {
 }
 
 std::optional<Commands::Swatch> Commands::askSwatch(const QString& title) {
-    const auto name = m_asker.text(title, "What do you call it?", "");
+    const auto name = m_asker.text(title, tr("What do you call it?"), "");
     if (!name) return std::nullopt;
     if (const auto proper = edit::properName(name->toStdString()); !proper) {
         m_session.complain(proper.error());
         return std::nullopt;
     }
-    const auto colour = m_asker.colour("Its colour", look::q(look::brass));
+    const auto colour = m_asker.colour(tr("Its colour"), look::q(look::brass));
     if (!colour) return std::nullopt;
     const auto channel = [](int value) { return static_cast<std::uint8_t>(value); };
     return std::pair{name->trimmed().toStdString(),
@@ -223,14 +225,14 @@ constexpr auto withNew = [](const Quilt& quilt, const auto& asked, BlockId block
 
 void Commands::newFabric() {
     const auto piece = pieceForIt();
-    answered(m_session, "new fabric", askSwatch("New fabric"),
+    answered(m_session, tr("new fabric"), askSwatch("New fabric"),
              withNew<edit::addFabric, &Quilt::fabrics, edit::setFabric>, m_session.blockId(), piece);
 }
 
 void Commands::editFabrics() {
     if (m_session.quilt().fabrics.empty()) return newFabric();
     const auto* piece = m_session.piece();
-    answered(m_session, "change fabrics",
+    answered(m_session, tr("change fabrics"),
              m_asker.fabrics({m_session.quilt(), m_session.blockId(), piece ? piece->fabric : FabricId{}}),
              [](const Quilt& quilt, const FabricAnswer& fabrics) {
                  edit::Edited next = quilt;
@@ -242,7 +244,7 @@ void Commands::editFabrics() {
 
 void Commands::newThread() {
     const auto piece = pieceForIt();
-    answered(m_session, "new thread", askSwatch("New thread"),
+    answered(m_session, tr("new thread"), askSwatch("New thread"),
              withNew<edit::addThread, &Quilt::threads, edit::setThread>, m_session.blockId(), piece);
 }
 
@@ -250,17 +252,17 @@ void Commands::editWeb() {
     const auto* block = m_session.block();
     const auto* known = block ? find(m_session.quilt().webs, block->web) : nullptr;
     if (!known) return newWeb();
-    answered(m_session, "change web", m_asker.web(*known, m_session.quilt().units),
+    answered(m_session, tr("change web"), m_asker.web(*known, m_session.quilt().units),
              [](const Quilt& quilt, const quilt::Web& web) { return edit::putWeb(quilt, web); });
 }
 
 void Commands::newWeb() {
     auto proposed = quilt::emptyQuilt("").webs.front();
     proposed.id = {};
-    proposed.name = "New web";
+    proposed.name = tr("New web").toStdString();
     const auto id = m_session.blockId();
     answered(
-        m_session, "new web", m_asker.web(proposed, m_session.quilt().units),
+        m_session, tr("new web"), m_asker.web(proposed, m_session.quilt().units),
         [](const Quilt& quilt, const quilt::Web& web, BlockId of) {
             auto made = edit::putWeb(quilt, web);
             const auto* block = find(quilt.blocks, of);
@@ -275,7 +277,7 @@ void Commands::newWeb() {
 
 void Commands::restack(int by) {
     if (const auto* piece = m_session.piece())
-        m_session.apply(edit::restack(m_session.quilt(), m_session.blockId(), piece->id, by), "restack");
+        m_session.apply(edit::restack(m_session.quilt(), m_session.blockId(), piece->id, by), tr("restack"));
 }
 
 } // namespace up::app

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/files.hpp"
+#include "app/look/text.hpp"
 
 #include "core/store/quilt_file.hpp"
 #include "core/store/recovery.hpp"
@@ -10,7 +11,9 @@
 
 namespace up::app {
 namespace {
-const QString quiltFiles = "Quilts (*.upstairs);;All files (*)";
+QString quiltFiles() {
+    return tr("Quilts (*.upstairs);;All files (*)");
+}
 constexpr int mostRecent = 8;
 } // namespace
 
@@ -20,24 +23,24 @@ Files::Files(Session& session, Autosave& autosave, Asker& asker, QString folder,
 }
 
 void Files::startNew() {
-    if (mayLeave()) m_session.startNew(quilt::emptyQuilt("New quilt"));
+    if (mayLeave()) m_session.startNew(quilt::emptyQuilt(tr("New quilt").toStdString()));
 }
 
 void Files::open() {
-    const auto path = m_asker.fileToOpen("Open a quilt", quiltFiles);
+    const auto path = m_asker.fileToOpen(tr("Open a quilt"), quiltFiles());
     if (!path.isEmpty()) openFile(path);
 }
 
 namespace {
 
 QString nameOf(const QString& path) {
-    return "“" + QFileInfo(path).fileName() + "”";
+    return QFileInfo(path).fileName();
 }
 
 QString whereabouts(const store::Holder& holder) {
-    if (!holder.isHere) return "on the machine “" + QString::fromStdString(holder.host) + "”";
-    return holder.process > 0 ? QString("in another window (process %1)").arg(holder.process)
-                              : QString("in another window");
+    if (!holder.isHere) return tr("on the machine “%1”").arg(q(holder.host));
+    return holder.process > 0 ? tr("in another window (process %1)").arg(holder.process)
+                              : tr("in another window");
 }
 
 } // namespace
@@ -46,14 +49,15 @@ std::optional<store::FileLock> Files::lockFor(const QString& path) {
     store::FileLock lock(path.toStdString());
     if (!lock.other()) return lock;
     const auto holder = *lock.other();
-    QStringList answers{"Only look at it"};
-    if (!holder.isHere) answers << "Open it all the same"; // nobody can tell from here whether it still runs
-    answers << "Leave it";
-    const auto answer = m_asker.decide("It is open already",
-                                       nameOf(path) + " is open " + whereabouts(holder) +
-                                           ". Two who save into one file "
-                                           "lose each other's work.",
-                                       answers);
+    QStringList answers{tr("Only look at it")};
+    if (!holder.isHere)
+        answers << tr("Open it all the same"); // nobody can tell from here whether it still runs
+    answers << tr("Leave it");
+    const auto answer =
+        m_asker.decide(tr("It is open already"),
+                       tr("“%1” is open %2. Two who save into one file lose each other's work.")
+                           .arg(nameOf(path), whereabouts(holder)),
+                       answers);
     if (answer == 0) return lock;
     if (!holder.isHere && answer == 1) return store::FileLock(path.toStdString(), true);
     return std::nullopt;
@@ -62,7 +66,8 @@ std::optional<store::FileLock> Files::lockFor(const QString& path) {
 void Files::openFile(const QString& path) {
     if (!mayLeave()) return;
     const bool same = store::isSameFile(path.toStdString(), m_session.path().toStdString());
-    if (same && !m_session.isReadOnly()) m_session.startNew(quilt::emptyQuilt("New quilt")); // lets go of it
+    if (same && !m_session.isReadOnly())
+        m_session.startNew(quilt::emptyQuilt(tr("New quilt").toStdString())); // lets go of it
     auto lock = lockFor(path);
     if (lock && m_session.open(path, std::move(*lock))) remember(path);
 }
@@ -79,8 +84,8 @@ void Files::openCopy(const QString& path) {
 bool Files::save() {
     if (m_session.path().isEmpty()) return saveAs();
     if (m_session.isReadOnly()) {
-        emit told(nameOf(m_session.path()) +
-                  " is open in another window: give this version a name of its own.");
+        emit told(tr("“%1” is open in another window: give this version a name of its own.")
+                      .arg(nameOf(m_session.path())));
         return saveAs();
     }
     return m_session.onDisk() == store::OnDisk::changed ? saveOverOthers()
@@ -88,7 +93,7 @@ bool Files::save() {
 }
 
 bool Files::saveAs() {
-    const auto path = m_asker.fileToSave("Save the quilt", quiltFiles,
+    const auto path = m_asker.fileToSave(tr("Save the quilt"), quiltFiles(),
                                          QString::fromStdString(m_session.quilt().name) + ".upstairs");
     return !path.isEmpty() && saveUnder(path);
 }
@@ -98,19 +103,19 @@ bool Files::saveUnder(const QString& path) {
         return m_session.saveTo(path);
     store::FileLock lock(path.toStdString());
     if (lock.other()) {
-        emit m_session.trouble(nameOf(path) + " is open " + whereabouts(*lock.other()) +
-                               ". Choose another name.");
+        emit m_session.trouble(
+            tr("“%1” is open %2. Choose another name.").arg(nameOf(path), whereabouts(*lock.other())));
         return false;
     }
     if (!m_session.saveTo(path, std::move(lock))) return false;
     remember(path);
-    emit told("Saved: " + path);
+    emit told(tr("Saved: %1").arg(path));
     return true;
 }
 
 QString Files::putAside(const std::string& bytes, const QString& whose) {
     const QFileInfo file(m_session.path());
-    const auto stem = file.path() + "/" + file.completeBaseName() + " (" + whose + " of " +
+    const auto stem = file.path() + "/" + file.completeBaseName() + " (" + whose + " " +
                       QDateTime::fromSecsSinceEpoch(m_session.now()).toString("yyyy-MM-dd hh.mm");
     QString path = stem + ").upstairs";
     for (int i = 2; QFileInfo::exists(path); ++i)
@@ -124,9 +129,10 @@ QString Files::putAside(const std::string& bytes, const QString& whose) {
 
 bool Files::saveOverOthers() {
     const auto path = m_session.path();
-    const auto answer = m_asker.decide(
-        "The file has changed", nameOf(path) + " was changed by another program since it was read here.",
-        {"Keep both", "Save under another name", "Don't save now"});
+    const auto answer =
+        m_asker.decide(tr("The file has changed"),
+                       tr("“%1” was changed by another program since it was read here.").arg(nameOf(path)),
+                       {tr("Keep both"), tr("Save under another name"), tr("Don't save now")});
     if (answer == 1) return saveAs();
     if (answer != 0) return false;
     const auto theirs = store::readFile(path.toStdString());
@@ -134,9 +140,9 @@ bool Files::saveOverOthers() {
         m_session.complain(theirs.error());
         return false;
     }
-    const auto aside = putAside(*theirs, "other version");
+    const auto aside = putAside(*theirs, tr("other version"));
     if (aside.isEmpty() || !m_session.saveTo(path)) return false;
-    emit told("Saved. The other version is beside it as " + nameOf(aside) + ".");
+    emit told(tr("Saved. The other version is beside it as “%1”.").arg(nameOf(aside)));
     return true;
 }
 
@@ -146,18 +152,19 @@ void Files::lookAtDisk() {
     const auto path = m_session.path();
     const bool dirty = m_session.isDirty();
     const auto answer = m_asker.decide(
-        "The file has changed",
-        nameOf(path) + " was changed by another program." +
-            (dirty ? QString(" What you changed here is not saved yet; it is kept beside it either way.")
-                   : QString()),
-        {"Go on with this one", "Take the other"});
+        tr("The file has changed"),
+        (dirty ? tr("“%1” was changed by another program. What you changed here is not saved yet; it is kept "
+                    "beside it either way.")
+               : tr("“%1” was changed by another program."))
+            .arg(nameOf(path)),
+        {tr("Go on with this one"), tr("Take the other")});
     if (answer == 1 && dirty) {
-        const auto aside = putAside(store::writeQuilt(m_session.quilt()), "my version");
+        const auto aside = putAside(store::writeQuilt(m_session.quilt()), tr("my version"));
         if (!aside.isEmpty() && m_session.takeOver())
-            emit told("This is the other version now. Yours is beside it as " + nameOf(aside) +
-                      "; Undo brings it back.");
+            emit told(tr("This is the other version now. Yours is beside it as “%1”; Undo brings it back.")
+                          .arg(nameOf(aside)));
     } else if (answer == 1 && m_session.takeOver()) {
-        emit told("This is the other version now. Undo brings yours back.");
+        emit told(tr("This is the other version now. Undo brings yours back."));
     }
     m_asking = false;
 }
@@ -189,14 +196,14 @@ void Files::remember(const QString& path) {
 void Files::offerRecovery() {
     auto left = store::leftWorks(m_folder.toStdString());
     for (const auto& damaged : left.damaged)
-        emit m_session.trouble("A copy of unsaved work cannot be read. It is kept as " +
-                               QString::fromStdString(damaged) + ".");
+        emit m_session.trouble(
+            tr("A copy of unsaved work cannot be read. It is kept as %1.").arg(q(damaged)));
     for (auto& work : left.works) {
         const auto name = QString::fromStdString(work.quilt.name);
-        const auto answer =
-            m_asker.decide("Unsaved work was found",
-                           "The program ended before “" + name + "” was saved. A copy of the work is here.",
-                           {"Take it up again", "Later", "Throw it away"});
+        const auto answer = m_asker.decide(
+            tr("Unsaved work was found"),
+            tr("The program ended before “%1” was saved. A copy of the work is here.").arg(name),
+            {tr("Take it up again"), tr("Later"), tr("Throw it away")});
         if (answer == 2) work.copy.drop();
         if (answer != 0) continue;
         if (mayLeave()) m_autosave.takeUp(std::move(work));

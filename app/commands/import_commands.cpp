@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/import_commands.hpp"
+#include "app/look/text.hpp"
 
 #include "core/edit/naming.hpp"
 #include "core/measure/say.hpp"
@@ -16,7 +17,7 @@ namespace up::app {
 ImportCommands::ImportCommands(Session& session, Asker& asker, Scanner& scanner, QObject* parent)
     : QObject(parent), m_session(session), m_asker(asker), m_scanner(scanner) {
     connect(&m_reading, &Errand::stopped, this,
-            [this] { emit told("Reading was stopped; nothing has been imported."); });
+            [this] { emit told(tr("Reading was stopped; nothing has been imported.")); });
 }
 
 void ImportCommands::scanPage() {
@@ -28,8 +29,8 @@ void ImportCommands::scanPage() {
 
 void ImportCommands::importDrawing() {
     const auto paths = m_asker.filesToOpen(
-        "Import a drawing, or several pages of one",
-        "Drawings and scans (*.svg *.svgz *.dxf *.pdf *.png *.jpg *.jpeg *.tif *.tiff);;All files (*)");
+        tr("Import a drawing, or several pages of one"),
+        tr("Drawings and scans (*.svg *.svgz *.dxf *.pdf *.png *.jpg *.jpeg *.tif *.tiff);;All files (*)"));
     if (!paths.isEmpty()) importFiles(paths);
 }
 
@@ -114,7 +115,7 @@ void ImportCommands::importFiles(const QStringList& paths) {
     for (const auto& path : paths)
         files.push_back(path.toStdString());
     m_reading.start(
-        "Reading " + QFileInfo(paths.front()).fileName(),
+        tr("Reading %1").arg(QFileInfo(paths.front()).fileName()),
         [files](const std::shared_ptr<Job>& job) { return lookAt(files, job); },
         [this, path = paths.front()](const FirstLook& found) {
             // Another page may hold what this one does not; otherwise there is nothing to show.
@@ -154,7 +155,7 @@ void ImportCommands::importAll(const QString& path) {
     const auto file = path.toStdString();
     const auto stem = QFileInfo(path).completeBaseName().toStdString();
     m_reading.start(
-        "Reading " + QFileInfo(path).fileName(),
+        tr("Reading %1").arg(QFileInfo(path).fileName()),
         [file](const std::shared_ptr<Job>& job) { return readAs(file, ReadSettings{}.with(job)); },
         [this, id = m_session.blockId(), stem](const Result<quilt::Drawing>& drawing) {
             if (drawing)
@@ -171,7 +172,7 @@ edit::Edited withDrawing(const quilt::Quilt& quilt, const ImportCommands::Wanted
     const auto& [block, name, answer] = wanted;
     if (block) return edit::addDrawing(quilt, block, answer.drawing, answer.options, now);
     const auto side = measure::Length::ofInches(9, 1);
-    return edit::addBlock(quilt, edit::properName(name).value_or("Block 1"), side, side)
+    return edit::addBlock(quilt, edit::properName(name).value_or(tr("Block 1").toStdString()), side, side)
         .and_then([&](const quilt::Quilt& fresh) {
             return edit::addDrawing(fresh, fresh.blocks.back().id, answer.drawing, answer.options, now);
         });
@@ -181,12 +182,12 @@ edit::Edited withDrawing(const quilt::Quilt& quilt, const ImportCommands::Wanted
 
 void ImportCommands::add(const Wanted& wanted) {
     if (wanted.block && !quilt::find(m_session.quilt().blocks, wanted.block))
-        return emit m_session.trouble("The block that the drawing was for is gone. Import it again.");
+        return emit m_session.trouble(tr("The block that the drawing was for is gone. Import it again."));
     auto added = withDrawing(m_session.quilt(), wanted, m_session.now());
     if (!added || !wanted.answer.numbered) return finish(std::move(added), wanted.answer.drawing);
     const auto id = wanted.block ? wanted.block : std::as_const(*added).blocks.back().id;
     m_reading.start(
-        "Numbering the pieces",
+        tr("Numbering the pieces"),
         [quilt = std::move(*added), id](const std::shared_ptr<Job>&) {
             return mend::numberedAnew(quilt, id);
         },
@@ -197,13 +198,13 @@ void ImportCommands::add(const Wanted& wanted) {
 }
 
 void ImportCommands::finish(edit::Edited quilt, const quilt::Drawing& drawing) {
-    if (!m_session.apply(std::move(quilt), "import")) return;
+    if (!m_session.apply(std::move(quilt), tr("import"))) return;
     m_session.goTo(View::draw);
-    QString told = QString("%1 pieces imported.").arg(drawing.shapes.size());
+    QString told = q(words::said(N2_("{0} piece imported.", "{0} pieces imported."), drawing.shapes.size()));
     QStringList notes;
     for (const auto& warning : drawing.warnings)
         notes << QString::fromStdString(words::sentence(warning));
-    if (!notes.isEmpty()) told += " Note: " + notes.join("; ") + ".";
+    if (!notes.isEmpty()) told += " " + tr("Note: %1.").arg(notes.join("; "));
     emit this->told(told);
 }
 

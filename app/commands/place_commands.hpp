@@ -26,7 +26,7 @@ public:
     void cutMissingAgain();
 
 private:
-    void move(const std::vector<plan::PieceMove>& moves, const QString& what, const char* already);
+    void move(const std::vector<plan::PieceMove>& moves, const QString& what, const QString& already);
 };
 
 } // namespace up::app

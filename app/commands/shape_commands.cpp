@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/shape_commands.hpp"
+#include "app/look/text.hpp"
 
 #include "app/commands/answered.hpp"
 
@@ -55,7 +56,7 @@ ShapeCommands::ShapeCommands(Session& session, Asker& asker, QObject* parent)
 
 const quilt::Piece* ShapeCommands::chosen() {
     const auto* piece = m_session.piece();
-    if (!piece) emit m_session.trouble("Choose a piece first.");
+    if (!piece) emit m_session.trouble(tr("Choose a piece first."));
     return piece;
 }
 
@@ -86,7 +87,7 @@ namespace {
 /// What a block is when nobody has said.
 quilt::Block firstBlock() {
     quilt::Block block{};
-    block.name = "Block 1";
+    block.name = tr("Block 1").toStdString();
     return block;
 }
 
@@ -109,8 +110,8 @@ void ShapeCommands::addShape() {
     const auto id = m_session.blockId();
     const auto answer = m_asker.shape(questionFor(m_session.block() ? *m_session.block() : firstBlock()));
     if (!answer || answer->shapes.empty()) return;
-    if (!answered(m_session, answer->shapes.size() == 1 ? "add a shape" : "add shapes", answer, withShapes,
-                  id, fabric))
+    if (!answered(m_session, answer->shapes.size() == 1 ? tr("add a shape") : tr("add shapes"), answer,
+                  withShapes, id, fabric))
         return;
     m_session.goTo(View::draw);
     if (m_session.block()) m_session.choosePiece(m_session.block()->pieces.back().id);
@@ -120,8 +121,8 @@ void ShapeCommands::changeMeasures() {
     const auto* piece = chosen();
     if (!piece) return;
     if (!piece->recipe)
-        return emit m_session.trouble("“" + QString::fromStdString(piece->name) +
-                                      "” is a drawn shape without measures of its own. Use Sizes… for it.");
+        return emit m_session.trouble(
+            tr("“%1” is a drawn shape without measures of its own. Use Sizes… for it.").arg(q(piece->name)));
     const auto id = piece->id;
     const auto block = m_session.blockId();
     auto question = questionFor(*m_session.block());
@@ -130,7 +131,7 @@ void ShapeCommands::changeMeasures() {
     const auto answer = m_asker.shape(question);
     if (!answer || answer->shapes.empty()) return;
     answered(
-        m_session, "change the measures", answer,
+        m_session, tr("change the measures"), answer,
         [](const quilt::Quilt& quilt, const ShapeAnswer& now, BlockId of, PieceId remade) {
             const auto& made = now.shapes.front();
             return edit::remakePiece(quilt, of, remade, *made.recipe, made.outline);
@@ -144,7 +145,7 @@ void ShapeCommands::arrange() {
     const auto id = piece->id;
     const auto block = m_session.blockId();
     answered(
-        m_session, "copies and cuts", m_asker.arrange({m_session.quilt(), block, id}),
+        m_session, tr("copies and cuts"), m_asker.arrange({m_session.quilt(), block, id}),
         [](const quilt::Quilt& quilt, const edit::Arrangement& how, BlockId of, PieceId arranged) {
             return edit::arranged(quilt, of, arranged, how);
         },
@@ -181,7 +182,7 @@ void ShapeCommands::setEdges() {
         if (shape::lengthOf(flattened(chain.contour)) > least)
             question.hidden.push_back(transformed(chain.contour, back));
     answered(
-        m_session, "dotted edges", m_asker.edges(question),
+        m_session, tr("dotted edges"), m_asker.edges(question),
         [](const quilt::Quilt& quilt, const std::vector<shape::Contour>& dotted, BlockId of, PieceId edged) {
             return edit::setDotted(quilt, of, edged, dotted);
         },

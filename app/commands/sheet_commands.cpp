@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/sheet_commands.hpp"
+#include "app/look/text.hpp"
 
 #include "app/look/true_size.hpp"
 #include "app/session/aside.hpp"
@@ -27,8 +28,8 @@ void SheetCommands::useStandIns() {
 const quilt::Block* SheetCommands::wanted() {
     const auto* block = m_session.block();
     if (!block)
-        emit m_session.trouble("This quilt has no block yet, so there is nothing to print or cut: press "
-                               "“New block…” first.");
+        emit m_session.trouble(tr("This quilt has no block yet, so there is nothing to print or cut: press "
+                                  "“New block…” first."));
     return block;
 }
 
@@ -48,7 +49,7 @@ void SheetCommands::write(const QString& title, const QString& kinds, const QStr
     };
     aside(this, work, [this, path, hint](const Result<void>& done) {
         if (done)
-            emit told("Written: " + path + ". " + hint);
+            emit told(tr("Written: %1. %2").arg(path, hint));
         else
             m_session.complain(done.error());
     });
@@ -75,23 +76,24 @@ void SheetCommands::print(Sheets first) {
     PrintQuestion question;
     question.block = QString::fromStdString(block->name);
     question.kinds = {
-        kindOf(m_session, "Tracing pages",
-               "Reversed, for the smooth side of the web. Print at 100 %, tape pages that join cross on "
-               "cross, lay the web over them and trace.",
+        kindOf(m_session, tr("Tracing pages"),
+               tr("Reversed, for the smooth side of the web. Print at 100 %, tape pages that join cross on "
+                  "cross, lay the web over them and trace."),
                output::tracingPages),
-        kindOf(m_session, "Placement sheet",
-               "From the front, not reversed: to lay under the background or beside it. Print at 100 %.",
+        kindOf(m_session, tr("Placement sheet"),
+               tr("From the front, not reversed: to lay under the background or beside it. Print at 100 %."),
                output::placementPages),
-        kindOf(m_session, "Placement sheet, mirrored",
-               "For tracing at a window from the back: tape it to the glass behind the background. Print at "
-               "100 %.",
-               output::mirroredPlacementPages),
         kindOf(
-            m_session, "Onto sheets of web",
-            "Straight onto the smooth side of the web's own sheets. Only where the web's leaflet allows it, "
-            "and never in a printer that heats its paper: the glue melts. Try one sheet of plain paper "
-            "first.",
-            output::webPages)};
+            m_session, tr("Placement sheet, mirrored"),
+            tr("For tracing at a window from the back: tape it to the glass behind the background. Print at "
+               "100 %."),
+            output::mirroredPlacementPages),
+        kindOf(m_session, tr("Onto sheets of web"),
+               tr("Straight onto the smooth side of the web's own sheets. Only where the web's leaflet "
+                  "allows it, "
+                  "and never in a printer that heats its paper: the glue melts. Try one sheet of plain paper "
+                  "first."),
+               output::webPages)};
     question.kinds.back().ownSize = true;
     if (!block->layout) // nothing to trace yet
         question.kinds = {question.kinds[static_cast<std::size_t>(Sheets::placement)],
@@ -103,18 +105,18 @@ void SheetCommands::print(Sheets first) {
     question.settings = m_settings;
     question.units = m_session.quilt().units;
     question.write = [this](const PrintKind& kind, const std::vector<sheet::Page>& pages) {
-        writePdf(" " + kind.name.toLower() + ".pdf", pages);
+        writePdf(" " + kind.name + ".pdf", pages);
     };
     m_asker.print(question);
 }
 
 void SheetCommands::writePdf(const QString& ending, const std::vector<sheet::Page>& pages) {
     write(
-        "Write a PDF", "PDF (*.pdf)", ending,
+        tr("Write a PDF"), tr("PDF (*.pdf)"), ending,
         [pages](const quilt::Quilt&, const quilt::Block& block) {
             return output::writePdf(pages, block.name);
         },
-        "Print at 100 %, then measure the one-inch square.");
+        tr("Print at 100 %, then measure the one-inch square."));
 }
 
 void SheetCommands::openLightBox() {
@@ -149,12 +151,12 @@ QString SheetCommands::tickCut(const std::vector<PieceId>& pieces) {
         return QString::fromStdString(words::numbersWords(*m_session.block(), ids, 9));
     };
     QString out;
-    if (!others.empty()) out = "Not ticked, since not bonded yet or cut before: " + named(others) + ".";
+    if (!others.empty()) out = tr("Not ticked, since not bonded yet or cut before: %1.").arg(named(others));
     if (cut.empty()) return out;
-    const auto done = "Ticked as cut out: " + named(cut) + ". ";
+    const auto done = tr("Ticked as cut out: %1.").arg(named(cut)) + " ";
     if (!m_session.apply(
             edit::record(m_session.quilt(), m_session.blockId(), cut, quilt::Step::cleanCut, m_session.now()),
-            "cut by machine"))
+            tr("cut by machine")))
         return "";
     return done + out;
 }
@@ -163,16 +165,19 @@ QString SheetCommands::tickCut(const std::vector<PieceId>& pieces) {
 void SheetCommands::writeMats(CutFormat format, const std::vector<sheet::Page>& mats) {
     const QString ending = format == CutFormat::svg ? ".svg" : ".dxf";
     const auto name = QString::fromStdString(m_session.block()->name);
-    auto path = m_asker.fileToSave("Cut files", format == CutFormat::svg ? "SVG (*.svg)" : "DXF (*.dxf)",
-                                   name + " mat" + ending);
+    auto path =
+        m_asker.fileToSave(tr("Cut files"), format == CutFormat::svg ? tr("SVG (*.svg)") : tr("DXF (*.dxf)"),
+                           tr("%1 mat").arg(name) + ending);
     if (path.isEmpty()) return;
     if (path.endsWith(ending, Qt::CaseInsensitive)) path.chop(ending.size());
     const auto fileOf = [&](std::size_t mat) { return path + QString(" %1").arg(mat + 1) + ending; };
     QStringList there;
     for (std::size_t i = 0; i < mats.size(); ++i)
         if (QFileInfo::exists(fileOf(i))) there << "“" + QFileInfo(fileOf(i)).fileName() + "”";
-    const QString question = there.join(", ") + (there.size() == 1 ? " is" : " are") + " there already.";
-    if (!there.isEmpty() && !m_asker.yes("Cut files", question, "Replace")) return;
+    const auto question =
+        q(words::said(N2_("{1} is there already.", "{1} are there already."),
+                      static_cast<std::size_t>(there.size()), {there.join(", ").toStdString()}));
+    if (!there.isEmpty() && !m_asker.yes(tr("Cut files"), question, tr("Replace"))) return;
     for (std::size_t i = 0; i < mats.size(); ++i) {
         const auto bytes = format == CutFormat::svg ? Result<std::string>(output::writeSvg(mats[i]))
                                                     : output::writeDxf(mats[i]);
@@ -181,16 +186,16 @@ void SheetCommands::writeMats(CutFormat format, const std::vector<sheet::Page>& 
             bytes ? store::writeFile(file, *bytes) : Result<void>(tl::unexpected(bytes.error()));
         if (!written) return m_session.complain(written.error());
     }
-    emit told(
-        QString("%1 written beside “%2”: true size, mirrored already.")
-            .arg(mats.size() == 1 ? QString("One cut file is") : QString("%1 cut files are").arg(mats.size()))
-            .arg(path));
+    emit told(q(words::said(N2_("One cut file is written beside “{1}”: true size, mirrored already.",
+                                "{0} cut files are written beside “{1}”: true size, mirrored already."),
+                            mats.size(), {path.toStdString()})));
 }
 
 void SheetCommands::writeCutFile() {
     if (!wanted()) return;
-    const QStringList kinds{"SVG", "DXF R12, which every machine reads", "DXF 2000 and later"};
-    const auto kind = m_asker.choice("Cut file", "One layer for each fabric, linings too. Written as", kinds);
+    const QStringList kinds{tr("SVG"), tr("DXF R12, which every machine reads"), tr("DXF 2000 and later")};
+    const auto kind =
+        m_asker.choice(tr("Cut file"), tr("One layer for each fabric, linings too. Written as"), kinds);
     if (!kind) return;
     const auto as = kinds.indexOf(*kind);
     const auto make = [as](const quilt::Quilt& quilt, const quilt::Block& block) {
@@ -199,8 +204,8 @@ void SheetCommands::writeCutFile() {
             return output::writeDxf(page, as == 1 ? output::DxfVersion::r12 : output::DxfVersion::r2000);
         });
     };
-    write("Cut file", as == 0 ? "SVG (*.svg)" : "DXF (*.dxf)", as == 0 ? " cut.svg" : " cut.dxf", make,
-          "It is reversed, as it is cut with the paper side up.");
+    write(tr("Cut file"), as == 0 ? tr("SVG (*.svg)") : tr("DXF (*.dxf)"), as == 0 ? " cut.svg" : " cut.dxf",
+          make, tr("It is reversed, as it is cut with the paper side up."));
 }
 
 } // namespace up::app

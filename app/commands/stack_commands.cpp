@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/stack_commands.hpp"
+#include "app/look/text.hpp"
 
 #include "app/commands/answered.hpp"
 
@@ -22,12 +23,13 @@ void StackCommands::numberAnew() {
     const auto* block = filled();
     if (!block) return;
     m_mending.start(
-        "number anew", [id = block->id](const Quilt& quilt) { return mend::numberedAnew(quilt, id); },
+        tr("number anew"), [id = block->id](const Quilt& quilt) { return mend::numberedAnew(quilt, id); },
         [](const Quilt& before, const Quilt& after) {
-            return before == after ? "The numbers go by step, fabric and place already."
-                                   : "Numbered anew by step, fabric and place. Numbers already "
-                                     "written on paper no longer "
-                                     "hold.";
+            return std::string(
+                before == after
+                    ? words::tr("The numbers go by step, fabric and place already.")
+                    : words::tr("Numbered anew by step, fabric and place. Numbers already written "
+                                "on paper no longer hold."));
         });
 }
 
@@ -35,22 +37,26 @@ namespace {
 
 /// What was decided, and why; what must be traced again.
 std::string tuckedWords(const Quilt& before, const Quilt& after, BlockId id, const plan::UnderlapPlan& plan) {
-    if (after == before) return "Every piece reaches far enough under as it is.";
+    if (after == before) return words::tr("Every piece reaches far enough under as it is.");
     const auto& block = quilt::the(after.blocks, id);
     std::map<stack::Reason, int> reasons;
     for (const auto& border : plan.borders)
         ++reasons[border.reason];
     std::string why;
-    for (const auto& [reason, count] : reasons)
-        why +=
-            (why.empty() ? "" : "; ") + words::reasonWords(reason) + " " + std::to_string(count) + " times";
+    for (const auto& [reason, count] : reasons) {
+        const auto one = words::said(N2_("{1} {0} time", "{1} {0} times"), static_cast<std::size_t>(count),
+                                     {words::reasonWords(reason)});
+        why = why.empty() ? one : words::said(N_("{0}; {1}"), {why, one});
+    }
     std::vector<PieceId> again;
     const auto& were = quilt::the(before.blocks, block.id).pieces;
     for (const auto& piece : block.pieces)
         if (quilt::the(were, piece.id).work.step > piece.work.step) again.push_back(piece.id);
-    return "Lower pieces now reach " + measure::say(block.underlap, before.units) +
-           " beneath the upper ones. Why one lies below: " + why + "." +
-           (again.empty() ? "" : " To be traced again: " + words::numbersWords(block, again) + ".");
+    auto out = words::said(N_("Lower pieces now reach {0} beneath the upper ones. Why one lies below: {1}."),
+                           {measure::say(block.underlap, before.units), why});
+    if (!again.empty())
+        out += " " + words::said(N_("To be traced again: {0}."), {words::numbersWords(block, again)});
+    return out;
 }
 
 } // namespace
@@ -60,7 +66,7 @@ void StackCommands::tuckAll(plan::Below below) {
     if (!block) return;
     const auto planned = std::make_shared<plan::UnderlapPlan>();
     m_mending.start(
-        "tuck all under",
+        tr("tuck all under"),
         [id = block->id, below, planned](const Quilt& quilt) {
             const auto& owner = quilt::the(quilt.blocks, id);
             *planned = plan::planUnderlap(quilt, owner, plan::planBlock(owner), below);
@@ -79,7 +85,7 @@ void StackCommands::askUnderlap() {
     if (!answer) return;
     const auto planned = std::make_shared<plan::UnderlapPlan>();
     m_mending.start(
-        "tuck all under",
+        tr("tuck all under"),
         [id, tucking = *answer, planned](const Quilt& quilt) {
             auto said = edit::setOvers(quilt, id, tucking.over);
             if (!said) return said;
@@ -95,43 +101,46 @@ void StackCommands::askUnderlap() {
 void StackCommands::putOver() {
     const auto pieces = several(2);
     if (pieces.empty()) return;
-    if (pieces.size() > 2) return tell("Choose just two pieces: the one chosen last goes over the other.");
+    if (pieces.size() > 2)
+        return tell(tr("Choose just two pieces: the one chosen last goes over the other."));
     const auto upper = m_session.piece()->id, lower = pieces[0] == upper ? pieces[1] : pieces[0];
     m_mending.start(
-        "put over",
+        tr("put over"),
         [id = m_session.blockId(), upper, lower](const Quilt& quilt) {
             return mend::restackedOver(quilt, id, upper, lower);
         },
         [id = m_session.blockId(), upper, lower](const Quilt&, const Quilt& after) {
             const auto& block = quilt::the(after.blocks, id);
-            return quilt::calledOf(block, quilt::the(block.pieces, upper)) + " goes over " +
-                   quilt::calledOf(block, quilt::the(block.pieces, lower)) + " now.";
+            return words::said(N_("{0} goes over {1} now."),
+                               {quilt::calledOf(block, quilt::the(block.pieces, upper)),
+                                quilt::calledOf(block, quilt::the(block.pieces, lower))});
         });
 }
 
 void StackCommands::line() {
     const auto* piece = chosen();
     if (!piece) return;
-    if (piece->liningOf) return tell("This is a lining already.");
+    if (piece->liningOf) return tell(tr("This is a lining already."));
     m_mending.start(
-        "line",
+        tr("line"),
         [block = m_session.blockId(), id = piece->id](const Quilt& quilt) {
             return mend::lined(quilt, block, id);
         },
         [name = piece->name](const Quilt&, const Quilt&) {
-            return "“" + name + "” has a lining now, one number before it and a little smaller all round.";
+            return words::said(
+                N_("“{0}” has a lining now, one number before it and a little smaller all round."), {name});
         });
 }
 
 void StackCommands::makeUnit(const std::vector<PieceId>& pieces) {
     m_mending.start(
-        "make a unit",
+        tr("make a unit"),
         [block = m_session.blockId(), pieces](const Quilt& quilt) {
             return mend::madeUnit(quilt, block, pieces);
         },
         [block = m_session.blockId(), pieces](const Quilt&, const Quilt& after) {
-            return words::piecesWords(quilt::the(after.blocks, block), pieces) +
-                   " are one unit: fuse them on a pressing sheet first.";
+            return words::said(N_("{0} are one unit: fuse them on a pressing sheet first."),
+                               {words::piecesWords(quilt::the(after.blocks, block), pieces)});
         });
 }
 
@@ -147,36 +156,38 @@ void StackCommands::toggleUnit() {
         std::vector<PieceId> members;
         for (const auto& other : block->pieces)
             if (other.unit == piece->unit) members.push_back(other.id);
-        m_session.apply(edit::setUnit(m_session.quilt(), block->id, members, false), "let the unit go");
-        return tell("The unit is let go; its pieces have numbers of their own again.");
+        m_session.apply(edit::setUnit(m_session.quilt(), block->id, members, false), tr("let the unit go"));
+        return tell(tr("The unit is let go; its pieces have numbers of their own again."));
     }
     if (together.size() > 1) return makeUnit(together);
     for (const auto& unit : plan::suggestedUnits(*block, m_session.derived().block()))
         if (std::find(unit.begin(), unit.end(), piece->id) != unit.end()) return makeUnit(unit);
-    tell("“" + piece->name +
-         "” belongs to no group of pieces that could be fused by themselves first. Choose the pieces of a "
-         "unit with Ctrl.");
+    tell(tr("“%1” belongs to no group of pieces that could be fused by themselves first. Choose the pieces "
+            "of a "
+            "unit with Ctrl.")
+             .arg(q(piece->name)));
 }
 
 void StackCommands::offerUnits() {
     const auto* block = filled();
     if (!block) return;
     const auto found = plan::suggestedUnits(*block, m_session.derived().block());
-    if (found.empty()) return tell("No pieces here could be fused together by themselves first.");
+    if (found.empty()) return tell(tr("No pieces here could be fused together by themselves first."));
     QStringList choices;
     for (const auto& unit : found)
         choices << QString::fromStdString(words::piecesWords(*block, unit));
     const auto chosen = m_asker.choice(
-        "Units", "These could be fused together on a pressing sheet first. Make one a unit?", choices);
+        tr("Units"), tr("These could be fused together on a pressing sheet first. Make one a unit?"),
+        choices);
     if (const auto which = chosen ? choices.indexOf(*chosen) : -1; which >= 0)
         makeUnit(found[static_cast<std::size_t>(which)]);
 }
 
 void StackCommands::askGround() {
     const auto* block = m_session.block();
-    if (!block) return tell("There is no block yet: add one first.");
+    if (!block) return tell(tr("There is no block yet: add one first."));
     answered(
-        m_session, "change the background", m_asker.ground({m_session.quilt(), block->id}),
+        m_session, tr("change the background"), m_asker.ground({m_session.quilt(), block->id}),
         [](const Quilt& quilt, const GroundAnswer& answer, BlockId of) {
             auto next = edit::Edited(quilt);
             if (answer.background) // a quilt may have no fabric yet

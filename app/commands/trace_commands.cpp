@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/trace_commands.hpp"
+#include "app/look/text.hpp"
 
 #include "app/commands/answered.hpp"
 
@@ -30,7 +31,7 @@ void TraceCommands::choose(const Way& way) {
     if (!m_session.block()) return;
     m_session.apply(
         edit::chooseLayout(m_session.quilt(), m_session.blockId(), way.school, way.layout, m_session.now()),
-        QString::fromStdString("lay out " + words::schoolName(way.school)).toLower());
+        tr("lay out: %1").arg(q(words::schoolName(way.school))));
 }
 
 void TraceCommands::togglePin() {
@@ -39,18 +40,19 @@ void TraceCommands::togglePin() {
     const auto pieces = block && block->layout && piece ? plan::chunkAround(*block->layout, piece->id)
                                                         : std::vector<PieceId>{};
     if (pieces.empty())
-        return emit m_session.trouble("Choose a piece on the web first: its chunk is pinned.");
+        return emit m_session.trouble(tr("Choose a piece on the web first: its chunk is pinned."));
     const auto& traced = block->layout->traced;
     const bool pinned = std::any_of(traced.begin(), traced.end(), [&](const quilt::Traced& t) {
         return t.pinned && std::find(pieces.begin(), pieces.end(), t.piece) != pieces.end();
     });
-    m_session.apply(edit::pin(m_session.quilt(), block->id, pieces, !pinned), pinned ? "let go" : "pin");
+    m_session.apply(edit::pin(m_session.quilt(), block->id, pieces, !pinned),
+                    pinned ? tr("let go") : tr("pin"));
 }
 
 void TraceCommands::setStripes() {
     const auto* piece = m_session.piece();
     if (!piece || !piece->fabric)
-        return emit m_session.trouble("Choose a piece first: its fabric's print is asked for.");
+        return emit m_session.trouble(tr("Choose a piece first: its fabric's print is asked for."));
     const auto id = piece->id;
     const auto fabric = piece->fabric;
     const auto block = m_session.blockId();
@@ -67,13 +69,14 @@ void TraceCommands::setStripes() {
 
 void TraceCommands::toggleWindow() {
     const auto* piece = m_session.piece();
-    if (!piece) return emit m_session.trouble("Choose a piece first: it may have a window, or not.");
+    if (!piece) return emit m_session.trouble(tr("Choose a piece first: it may have a window, or not."));
     const bool may = !piece->mayHaveWindow;
-    const QString name = QString::fromStdString(piece->name);
+    const auto name = piece->name;
     if (m_session.apply(edit::setMayHaveWindow(m_session.quilt(), m_session.blockId(), piece->id, may),
                         "window"))
-        emit told(may ? name + " may have a window when pieces are laid out in windows."
-                      : name + " keeps its web whole.");
+        emit told((may ? tr("“%1” may have a window when pieces are laid out in windows.")
+                       : tr("“%1” keeps its web whole."))
+                      .arg(q(name)));
 }
 
 void TraceCommands::putAway() {
@@ -85,16 +88,17 @@ void TraceCommands::putAway() {
     for (const auto& rest : remains)
         kept += rest.offCuts.size(), roll = roll + rest.used;
     if (remains.empty())
-        return emit m_session.trouble("Nothing can be put away yet: rough cut all pieces of a sheet first.");
-    if (!m_session.apply(edit::putAway(m_session.quilt(), block->id, remains, m_session.now()), "put away"))
+        return emit m_session.trouble(
+            tr("Nothing can be put away yet: rough cut all pieces of a sheet first."));
+    if (!m_session.apply(edit::putAway(m_session.quilt(), block->id, remains, m_session.now()),
+                         tr("put away")))
         return;
-    QString said = kept == 0   ? QString("Nothing worth keeping was left")
-                   : kept == 1 ? QString("One off-cut is in the stash")
-                               : QString("%1 off-cuts are in the stash").arg(kept);
-    if (roll.mm() > 0)
-        said +=
-            "; " + QString::fromStdString(measure::say(roll, m_session.quilt().units)) + " came off the roll";
-    emit told(said + ".");
+    const auto stash =
+        kept == 0
+            ? tr("Nothing worth keeping was left.")
+            : q(words::said(N2_("One off-cut is in the stash.", "{0} off-cuts are in the stash."), kept));
+    const auto off = tr("%1 came off the roll.").arg(q(measure::say(roll, m_session.quilt().units)));
+    emit told(roll.mm() > 0 ? stash + " " + off : stash);
 }
 
 void TraceCommands::throwAway(OffCutId offCut) {
@@ -102,15 +106,16 @@ void TraceCommands::throwAway(OffCutId offCut) {
     const auto at = std::find_if(all.begin(), all.end(), [&](const auto& o) { return o.id == offCut; });
     if (at == all.end()) return;
     const auto number = at - all.begin() + 1;
-    if (m_asker.yes("Off-cut", QString("Is off-cut %1 used up or not worth keeping?").arg(number),
-                    "Throw it away"))
-        m_session.apply(edit::removeOffCut(m_session.quilt(), offCut), "throw an off-cut away");
+    if (m_asker.yes(tr("Off-cut"), tr("Is off-cut %1 used up or not worth keeping?").arg(number),
+                    tr("Throw it away")))
+        m_session.apply(edit::removeOffCut(m_session.quilt(), offCut), tr("throw an off-cut away"));
 }
 
 void TraceCommands::askLeastOffCut() {
     const auto now = measure::say(m_session.quilt().leastOffCut, m_session.quilt().units);
-    answered(m_session, "off-cuts worth keeping",
-             m_asker.text("Off-cuts", "Web left over is kept when a circle so wide fits on it.\nHow wide?",
+    answered(m_session, tr("off-cuts worth keeping"),
+             m_asker.text(tr("Off-cuts"),
+                          tr("Web left over is kept when a circle so wide fits on it.\nHow wide?"),
                           QString::fromStdString(now)),
              [](const quilt::Quilt& quilt, const QString& said) {
                  return measure::readLength(said.trimmed().toStdString(), quilt.units)

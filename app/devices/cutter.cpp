@@ -72,7 +72,7 @@ void drive(std::vector<shape::Ring> rings, CutRun& run) {
 } // namespace
 
 Result<CutRun> SampleCutter::cut(const std::string& svg) {
-    const auto drawing = intake::readSvg(svg, "the cut file");
+    const auto drawing = intake::readSvg(svg, QObject::tr("the cut file").toStdString());
     if (!drawing) return tl::unexpected(drawing.error());
     CutRun run;
     std::vector<shape::Ring> rings;

@@ -32,14 +32,15 @@ QPageLayout layoutOf(const sheet::Page& page) {
 
 Result<QString> SamplePrinter::print(const std::vector<sheet::Page>& pages, const QString& title) {
     if (!QDir().mkpath(m_folder))
-        return failure(Code::cannotWrite, {m_folder.toStdString(), "the folder cannot be made"});
+        return failure(Code::cannotWrite,
+                       {m_folder.toStdString(), QObject::tr("the folder cannot be made").toStdString()});
     m_file = QDir(m_folder).filePath(fileName(title));
     auto misprinted = pages;
     for (auto& page : misprinted)
         output::enlarge(page, m_percent / 100);
     return output::writePdf(misprinted, title.toStdString())
         .and_then([&](const std::string& bytes) { return store::writeFile(m_file.toStdString(), bytes); })
-        .map([&] { return "The sheets lie in " + m_file + "."; });
+        .map([&] { return QObject::tr("The sheets lie in %1.").arg(m_file); });
 }
 
 bool printOn(QPrinter& printer, const std::vector<sheet::Page>& pages, const QString& title) {
@@ -59,11 +60,13 @@ bool printOn(QPrinter& printer, const std::vector<sheet::Page>& pages, const QSt
 Result<QString> SystemPrinter::print(const std::vector<sheet::Page>& pages, const QString& title) {
     QPrinter printer(QPrinterInfo::printerInfo(m_name), QPrinter::HighResolution);
     if (!printer.isValid())
-        return failure(Code::cannotWrite,
-                       {m_name.toStdString(), "the desktop does not know this printer now"});
+        return failure(
+            Code::cannotWrite,
+            {m_name.toStdString(), QObject::tr("the desktop does not know this printer now").toStdString()});
     if (pages.empty() || !printOn(printer, pages, title))
-        return failure(Code::cannotWrite, {m_name.toStdString(), "it does not take the pages"});
-    return "The pages are with " + m_name + ".";
+        return failure(Code::cannotWrite,
+                       {m_name.toStdString(), QObject::tr("it does not take the pages").toStdString()});
+    return QObject::tr("The pages are with %1.").arg(m_name);
 }
 
 std::vector<std::shared_ptr<Printer>> systemPrinters() {

@@ -7,7 +7,8 @@ namespace up::app {
 
 Result<QString> SampleScanner::scan() {
     if (!QFileInfo(m_page).isReadable())
-        return failure(Code::cannotOpen, {m_page.toStdString(), "the sample page is not there"});
+        return failure(Code::cannotOpen,
+                       {m_page.toStdString(), QObject::tr("the sample page is not there").toStdString()});
     return m_page;
 }
 

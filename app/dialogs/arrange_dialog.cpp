@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/arrange_dialog.hpp"
+#include "app/look/text.hpp"
 
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
@@ -29,25 +30,28 @@ struct Choice {
 };
 /// In the order of Arrange; `right` and `down` name its measures.
 constexpr std::array choices{
-    Choice{Arrange::mirrorUpright, "Mirrored copy, left for right",
-           "A second one on the other side of the line: a left gets its right.", "Line from the left",
-           nullptr},
-    Choice{Arrange::mirrorLevel, "Mirrored copy, top for bottom",
-           "A second one on the other side of the line, as in water.", nullptr, "Line from the top"},
-    Choice{Arrange::round, "Round a centre", "Alike at equal angles, turned with it: petals, spokes.",
-           "Centre from the left", "Centre from the top"},
-    Choice{Arrange::along, "Along a line", "Alike one after the other: leaves, pickets.",
-           "Each further right", "Each further down"},
-    Choice{Arrange::cut, "Cut by a line", "Two pieces of one. Drag the ends of the line.", nullptr, nullptr},
-    Choice{Arrange::unfold, "Unfold a half", "The half and its mirror image, joined on its straight edge.",
+    Choice{Arrange::mirrorUpright, N_("Mirrored copy, left for right"),
+           N_("A second one on the other side of the line: a left gets its right.N_("),
+           N_(")Line from the left"), nullptr},
+    Choice{Arrange::mirrorLevel, N_("Mirrored copy, top for bottom"),
+           N_("A second one on the other side of the line, as in water.N_("), nullptr,
+           N_(")Line from the top")},
+    Choice{Arrange::round, N_("Round a centreN_("),
+           N_(")Alike at equal angles, turned with it: petals, spokes."), N_("Centre from the leftN_("),
+           N_(")Centre from the top")},
+    Choice{Arrange::along, N_("Along a lineN_("), N_(")Alike one after the other: leaves, pickets."),
+           N_("Each further rightN_("), N_(")Each further down")},
+    Choice{Arrange::cut, N_("Cut by a lineN_("), N_(")Two pieces of one. Drag the ends of the line."),
            nullptr, nullptr},
-    Choice{Arrange::join, "Join two halves",
-           "Another half is brought to this one, straight edge to straight edge.", nullptr, nullptr}};
+    Choice{Arrange::unfold, N_("Unfold a halfN_("),
+           N_(")The half and its mirror image, joined on its straight edge."), nullptr, nullptr},
+    Choice{Arrange::join, N_("Join two halves"),
+           N_("Another half is brought to this one, straight edge to straight edge."), nullptr, nullptr}};
 
 } // namespace
 
 ArrangeDialog::ArrangeDialog(ArrangeQuestion question, QWidget* parent)
-    : Form("Copies, cuts and halves", parent), m_question(std::move(question)),
+    : Form(tr("Copies, cuts and halves"), parent), m_question(std::move(question)),
       m_picture(named(new ArrangePicture(m_question, this), "arrange.picture")),
       m_what(named(new QListWidget(this), "arrange.what")), m_about(new QLabel(this)) {
     auto* row = new QHBoxLayout(this);
@@ -57,7 +61,7 @@ ArrangeDialog::ArrangeDialog(ArrangeQuestion question, QWidget* parent)
     column->setContentsMargins(0, 0, 0, 0);
     constexpr int rowHeight = 34;
     for (const auto& choice : choices)
-        (new QListWidgetItem(choice.name, m_what))->setSizeHint({200, rowHeight});
+        (new QListWidgetItem(tr(choice.name), m_what))->setSizeHint({200, rowHeight});
     m_what->setFixedHeight(static_cast<int>(choices.size()) * (rowHeight + 2));
     column->addWidget(m_what);
     m_about->setWordWrap(true);
@@ -74,7 +78,7 @@ ArrangeDialog::ArrangeDialog(ArrangeQuestion question, QWidget* parent)
     });
     connect(m_picture, &ArrangePicture::moved, this, &ArrangeDialog::take);
     m_what->setCurrentRow(0);
-    addFoot(*column, "Do it", "arrange.do");
+    addFoot(*column, tr("Do it"), "arrange.do");
 }
 
 void ArrangeDialog::buildFields(QFormLayout& form) {
@@ -84,10 +88,10 @@ void ArrangeDialog::buildFields(QFormLayout& form) {
     m_right = named(new QLineEdit(this), "arrange.right");
     m_down = named(new QLineEdit(this), "arrange.down");
     m_other = named(new QComboBox(this), "arrange.other");
-    form.addRow("How many in all", m_count);
-    form.addRow("Across", m_right);
-    form.addRow("Down", m_down);
-    form.addRow("The other half", m_other);
+    form.addRow(tr("How many in all"), m_count);
+    form.addRow(tr("Across"), m_right);
+    form.addRow(tr("Down"), m_down);
+    form.addRow(tr("The other half"), m_other);
     const auto* block = quilt::find(m_question.quilt.blocks, m_question.block);
     for (std::size_t i = 0; i < block->pieces.size(); ++i)
         if (const auto& piece = block->pieces[i]; piece.id != m_question.piece)
@@ -98,16 +102,16 @@ void ArrangeDialog::buildFields(QFormLayout& form) {
 void ArrangeDialog::choose(Arrange what) {
     const auto& choice = choices[static_cast<std::size_t>(what)];
     const auto* block = quilt::find(m_question.quilt.blocks, m_question.block);
-    m_about->setText(choice.about);
+    m_about->setText(tr(choice.about));
     const auto show = [this](QWidget* field, const char* name) {
         m_form->setRowVisible(field, name != nullptr);
         if (auto* label = qobject_cast<QLabel*>(m_form->labelForField(field)); label && name)
-            label->setText(name);
+            label->setText(tr(name));
     };
-    show(m_count, what == Arrange::round || what == Arrange::along ? "How many in all" : nullptr);
+    show(m_count, what == Arrange::round || what == Arrange::along ? N_("How many in all") : nullptr);
     show(m_right, choice.right);
     show(m_down, choice.down);
-    show(m_other, what == Arrange::join ? "The other half" : nullptr);
+    show(m_other, what == Arrange::join ? N_("The other half") : nullptr);
     auto how = usualArrangement(*block, quilt::the(block->pieces, m_question.piece), what);
     how.other = PieceId{m_other->currentData().toUInt()};
     take(how);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/asker.hpp"
 #include "app/dialogs/block_dialog.hpp"
+#include "app/look/text.hpp"
 
 #include "app/dialogs/arrange_dialog.hpp"
 #include "app/dialogs/edge_dialog.hpp"
@@ -48,17 +49,17 @@ QString DialogAsker::fileToSave(const QString& title, const QString& kinds, cons
         if (path.endsWith("." + ending, Qt::CaseInsensitive)) return path; // the dialog has asked
         path += "." + ending;
     } while (QFileInfo::exists(path) &&
-             !yes(title, "“" + QFileInfo(path).fileName() + "” is there already.", "Replace it"));
+             !yes(title, tr("“%1” is there already.").arg(QFileInfo(path).fileName()), tr("Replace it")));
     return path;
 }
 
 SaveAnswer DialogAsker::saveChanges(const QString& quilt) {
-    QMessageBox box(QMessageBox::Question, "Save changes?", "“" + quilt + "” has changes that are not saved.",
-                    QMessageBox::NoButton, m_parent);
+    QMessageBox box(QMessageBox::Question, tr("Save changes?"),
+                    tr("“%1” has changes that are not saved.").arg(quilt), QMessageBox::NoButton, m_parent);
     box.setTextFormat(Qt::PlainText);
-    const auto* save = box.addButton("Save", QMessageBox::AcceptRole);
-    const auto* discard = box.addButton("Don't save", QMessageBox::DestructiveRole);
-    box.addButton("Cancel", QMessageBox::RejectRole);
+    const auto* save = box.addButton(tr("Save"), QMessageBox::AcceptRole);
+    const auto* discard = box.addButton(tr("Don't save"), QMessageBox::DestructiveRole);
+    box.addButton(tr("Cancel"), QMessageBox::RejectRole);
     box.exec();
     if (box.clickedButton() == save) return SaveAnswer::save;
     return box.clickedButton() == discard ? SaveAnswer::discard : SaveAnswer::cancel;
@@ -169,7 +170,7 @@ bool DialogAsker::yes(const QString& title, const QString& question, const QStri
     QMessageBox box(QMessageBox::Question, title, question, QMessageBox::NoButton, m_parent);
     box.setTextFormat(Qt::PlainText);
     const auto* go = box.addButton(yesWords, QMessageBox::AcceptRole);
-    box.addButton("Cancel", QMessageBox::RejectRole);
+    box.addButton(tr("Cancel"), QMessageBox::RejectRole);
     box.exec();
     return box.clickedButton() == go;
 }
@@ -182,7 +183,7 @@ std::optional<std::size_t> DialogAsker::decide(const QString& title, const QStri
     for (const auto& answer : answers)
         buttons << box.addButton(answer, QMessageBox::ActionRole);
     box.setDefaultButton(qobject_cast<QPushButton*>(buttons.front()));
-    auto* later = box.addButton("Later", QMessageBox::RejectRole);
+    auto* later = box.addButton(tr("Later"), QMessageBox::RejectRole);
     later->hide(); // what Escape presses
     box.setEscapeButton(later);
     box.exec();

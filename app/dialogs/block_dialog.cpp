@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/block_dialog.hpp"
+#include "app/look/text.hpp"
 
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
@@ -45,12 +46,13 @@ std::vector<sheet::Layer> layersOf(const quilt::Block& block, Colour cloth, cons
         out.items.push_back(sheet::Words{
             text, {on.centre().x, on.centre().y + high / 3}, high, ink, sheet::Align::centre, false});
     };
-    words(sizeText(block.width, block.height, units).toStdString() + " finished", plan.finished, cloth);
+    words(words::said(N_("{0} finished"), {sizeText(block.width, block.height, units).toStdString()}),
+          plan.finished, cloth);
     if (!web) return {std::move(out)};
     const double left = plan.box.right + plan.box.width() * 0.1;
     const shape::Box roll{left, plan.box.top, left + web->width.mm(), plan.box.bottom};
     out.items.push_back(sheet::box(roll, look::webPaper, Pen{look::slate, 0.3, Dash::solid}));
-    words("web, " + measure::say(web->width, units) + " wide", roll, look::webPaper);
+    words(words::said(N_("web, {0} wide"), {measure::say(web->width, units)}), roll, look::webPaper);
     return {std::move(out)};
 }
 
@@ -70,7 +72,7 @@ std::pair<measure::Length, measure::Length> usualSize(const quilt::Quilt& quilt)
 } // namespace
 
 BlockDialog::BlockDialog(BlockQuestion question, QWidget* parent)
-    : Form("New block", parent), m_question(std::move(question)), m_picked(look::q(look::webPaper)),
+    : Form(tr("New block"), parent), m_question(std::move(question)), m_picked(look::q(look::webPaper)),
       m_name(named(new QLineEdit(this), "block.name")), m_size(named(new QLineEdit(this), "block.size")),
       m_clothName(named(new QLineEdit(this), "block.clothName")),
       m_cloth(named(new QComboBox(this), "block.background")), m_web(named(new QComboBox(this), "block.web")),
@@ -92,7 +94,7 @@ BlockDialog::BlockDialog(BlockQuestion question, QWidget* parent)
     left->addWidget(m_says);
     left->addStretch();
     row->addWidget(m_picture, 1);
-    addFoot(*column, "Make the block", "block.make");
+    addFoot(*column, tr("Make the block"), "block.make");
     chooseCloth();
     m_name->selectAll();
     m_name->setFocus();
@@ -106,9 +108,9 @@ void BlockDialog::buildFields(QFormLayout& form) {
     m_size->setText(sizeText(width, height, quilt.units));
     for (auto* field : {m_name, m_size, m_clothName})
         field->setMinimumWidth(220);
-    form.addRow("Name", m_name);
-    form.addRow("Finished size", m_size);
-    auto* hint = new QLabel("such as 9, 9 1/2 or 9 x 12", this);
+    form.addRow(tr("Name"), m_name);
+    form.addRow(tr("Finished size"), m_size);
+    auto* hint = new QLabel(tr("such as 9, 9 1/2 or 9 x 12"), this);
     hint->setProperty("role", "quiet");
     form.addRow("", hint);
     watch({m_name, m_size, m_clothName});
@@ -116,23 +118,23 @@ void BlockDialog::buildFields(QFormLayout& form) {
 
 void BlockDialog::buildCloth(QFormLayout& form) {
     const auto& quilt = m_question.quilt;
-    m_cloth->addItem("chosen later", later);
+    m_cloth->addItem(tr("chosen later"), later);
     for (const auto& fabric : quilt.fabrics)
         m_cloth->addItem(swatchOf(fabric.colour), QString::fromStdString(fabric.name), fabric.id.value);
-    m_cloth->addItem("another cloth…", fresh);
+    m_cloth->addItem(tr("another cloth…"), fresh);
     for (const auto& web : quilt.webs)
         m_web->addItem(QString::fromStdString(web.name), web.id.value);
     if (!quilt.blocks.empty()) { // as the block before it
         m_cloth->setCurrentIndex(std::max(0, m_cloth->findData(quilt.blocks.back().background.value)));
         m_web->setCurrentIndex(std::max(0, m_web->findData(quilt.blocks.back().web.value)));
     }
-    form.addRow("Background", m_cloth);
+    form.addRow(tr("Background"), m_cloth);
     auto* cloth = new QHBoxLayout;
     cloth->addWidget(m_clothName, 1);
     cloth->addWidget(m_colour);
-    m_clothName->setPlaceholderText("what you call it");
+    m_clothName->setPlaceholderText(tr("what you call it"));
     form.addRow("", cloth);
-    form.addRow("Fusible web", m_web);
+    form.addRow(tr("Fusible web"), m_web);
     connect(m_cloth, &QComboBox::activated, this, &BlockDialog::chooseCloth);
     watch({m_web});
     connect(m_colour, &QPushButton::clicked, this, &BlockDialog::pickColour);
@@ -150,7 +152,7 @@ void BlockDialog::chooseCloth() {
 }
 
 void BlockDialog::pickColour() {
-    const auto picked = QColorDialog::getColor(m_picked, this, "Colour of the background");
+    const auto picked = QColorDialog::getColor(m_picked, this, tr("Colour of the background"));
     if (picked.isValid()) m_picked = picked;
     changed();
 }
@@ -166,14 +168,15 @@ Result<quilt::Block> BlockDialog::block() const {
 QString BlockDialog::says(const quilt::Block& block) const {
     const auto& quilt = m_question.quilt;
     const auto plan = plan::planGround(block);
-    auto out = "The background is cut " +
-               QString::fromStdString(measure::saySize(plan.wide, plan.high, quilt.units)) +
-               "; what lies outside the dashed line is trimmed off or goes into the seams.";
+    auto out =
+        tr("The background is cut %1; what lies outside the dashed line is trimmed off or goes into the "
+           "seams.")
+            .arg(q(measure::saySize(plan.wide, plan.high, quilt.units)));
     const auto [width, height] = usualSize(quilt);
     if (!quilt.blocks.empty() && (block.width != width || block.height != height))
-        out += "\nMost blocks of this quilt finish at " + sizeText(width, height, quilt.units) + ".";
+        out += "\n" + tr("Most blocks of this quilt finish at %1.").arg(sizeText(width, height, quilt.units));
     if (up::quilt::find(quilt.webs, WebId{m_web->currentData().toUInt()}))
-        out += "\nBeside it a stretch of the web, to the same scale.";
+        out += "\n" + tr("Beside it a stretch of the web, to the same scale.");
     return out;
 }
 

@@ -24,19 +24,20 @@ const quilt::Piece& edgesPiece(const EdgeQuestion& question) {
 } // namespace
 
 EdgeDialog::EdgeDialog(EdgeQuestion question, QWidget* parent)
-    : Form("Dotted edges of " + q(edgesPiece(question).name), parent), m_question(std::move(question)),
-      m_picture(named(new EdgePicture(m_question, this), "edges.picture")), m_about(new QLabel(this)) {
+    : Form(tr("Dotted edges of %1").arg(q(edgesPiece(question).name)), parent),
+      m_question(std::move(question)), m_picture(named(new EdgePicture(m_question, this), "edges.picture")),
+      m_about(new QLabel(this)) {
     auto* column = new QVBoxLayout(this);
     auto* help =
-        new QLabel("Click a stretch of the edge that lies beneath another piece or in a seam: it becomes "
-                   "dotted and is neither turned nor stitched.",
+        new QLabel(tr("Click a stretch of the edge that lies beneath another piece or in a seam: it becomes "
+                      "dotted and is neither turned nor stitched."),
                    this);
     help->setWordWrap(true);
     column->addWidget(help);
     column->addWidget(m_picture, 1);
     column->addWidget(m_about);
     auto* choices = new QHBoxLayout;
-    auto* hidden = named(new QPushButton("What is hidden now", this), "edges.hidden");
+    auto* hidden = named(new QPushButton(tr("What is hidden now"), this), "edges.hidden");
     auto* none = named(new QPushButton("None", this), "edges.none");
     for (auto* button : {hidden, none}) {
         button->setAutoDefault(false);
@@ -49,7 +50,7 @@ EdgeDialog::EdgeDialog(EdgeQuestion question, QWidget* parent)
     connect(none, &QPushButton::clicked, this, [this] { m_picture->setDotted({}); });
     connect(m_picture, &EdgePicture::changed, this, &EdgeDialog::changed);
     resize(760, 600);
-    addFoot(*column, "Set the edges", "edges.set");
+    addFoot(*column, tr("Set the edges"), "edges.set");
 }
 
 void EdgeDialog::follow(bool) {
@@ -57,8 +58,8 @@ void EdgeDialog::follow(bool) {
     for (const auto& line : m_picture->dotted())
         mm += shape::lengthOf(flattened(line));
     m_about->setText(m_picture->dotted().empty()
-                         ? QString("The whole edge is a cut line.")
-                         : QString("%1 of the edge are dotted.")
+                         ? tr("The whole edge is a cut line.")
+                         : tr("%1 of the edge are dotted.")
                                .arg(QString::fromStdString(
                                    measure::say(measure::Length::ofMm(mm), m_question.quilt.units))));
 }

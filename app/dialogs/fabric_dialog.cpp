@@ -52,8 +52,9 @@ Glance glanceAt(const quilt::Quilt& quilt, BlockId id) {
         marks.items.push_back(sheet::Shape{sheet::contoursOf(shining.where), std::nullopt,
                                            sheet::Pen{look::rust, 0.8, sheet::Dash::dashed}});
         const auto beneath = shining.beneath ? quilt::calledOf(*block, block->pieces[*shining.beneath])
-                                             : std::string("the background");
-        out.told.push_back(beneath + " through " + quilt::calledOf(*block, block->pieces[shining.piece]));
+                                             : std::string(words::tr("the background"));
+        out.told.push_back(words::said(N_("{0} through {1}"),
+                                       {beneath, quilt::calledOf(*block, block->pieces[shining.piece])}));
     }
     out.layers = {std::move(cloth), std::move(marks)};
     return out;
@@ -62,7 +63,7 @@ Glance glanceAt(const quilt::Quilt& quilt, BlockId id) {
 } // namespace
 
 FabricDialog::FabricDialog(FabricQuestion question, QWidget* parent)
-    : Form("Fabrics", parent), m_quilt(std::move(question.quilt)), m_block(question.block),
+    : Form(tr("Fabrics"), parent), m_quilt(std::move(question.quilt)), m_block(question.block),
       m_list(named(new QListWidget(this), "fabric.list")), m_name(named(new QLineEdit(this), "fabric.name")),
       m_colour(named(new QPushButton("Colour…", this), "fabric.colour")),
       m_light(named(new QSlider(Qt::Horizontal, this), "fabric.light")), m_lets(new QLabel(this)),
@@ -91,11 +92,11 @@ void FabricDialog::buildFields() {
     auto* form = new QFormLayout;
     left->addLayout(form);
     m_light->setRange(0, 60);
-    form->addRow("Name", m_name);
+    form->addRow(tr("Name"), m_name);
     form->addRow("", m_colour);
     form->addRow(m_lets);
     form->addRow(m_light);
-    auto* hint = new QLabel("Hold a single layer over a dark line: how much of it do you see?", this);
+    auto* hint = new QLabel(tr("Hold a single layer over a dark line: how much of it do you see?"), this);
     hint->setWordWrap(true);
     hint->setProperty("role", "quiet");
     form->addRow(hint);
@@ -106,7 +107,7 @@ void FabricDialog::buildFields() {
     m_says->setWordWrap(true);
     m_says->setTextFormat(Qt::PlainText);
     right->addWidget(m_says);
-    addFoot(*column, "Keep these fabrics", "fabric.keep");
+    addFoot(*column, tr("Keep these fabrics"), "fabric.keep");
 }
 
 quilt::Fabric* FabricDialog::fabric() {
@@ -130,7 +131,7 @@ void FabricDialog::choose(int row) {
 void FabricDialog::pickColour() {
     auto* chosen = fabric();
     if (!chosen) return;
-    const auto colour = QColorDialog::getColor(look::q(chosen->colour), this, "Its colour");
+    const auto colour = QColorDialog::getColor(look::q(chosen->colour), this, tr("Its colour"));
     if (!colour.isValid()) return;
     const auto channel = [](int value) { return static_cast<std::uint8_t>(value); };
     chosen->colour = {channel(colour.red()), channel(colour.green()), channel(colour.blue())};
@@ -151,21 +152,21 @@ Result<void> FabricDialog::read() {
 
 void FabricDialog::follow(bool) {
     if (const auto* chosen = fabric()) m_list->item(m_row)->setText(q(chosen->name));
-    m_lets->setText(QString("Light that comes through: %1 %").arg(m_light->value()));
+    m_lets->setText(tr("Light that comes through: %1 %").arg(m_light->value()));
     look();
 }
 
 void FabricDialog::look() {
-    m_newest.ask([quilt = m_quilt, id = m_block] { return glanceAt(quilt, id); },
-                 [this](const Glance& glance) {
-                     m_picture->show(glance.box, glance.layers);
-                     m_says->setText(
-                         glance.layers.empty() ? QString("There is no block to look at yet.")
-                         : glance.told.empty()
-                             ? QString("Nothing dark shines through.")
-                             : QString::fromStdString("Shines through: " + words::listed(glance.told) +
-                                                      ". Checks offer a lining."));
-                 });
+    m_newest.ask(
+        [quilt = m_quilt, id = m_block] { return glanceAt(quilt, id); },
+        [this](const Glance& glance) {
+            m_picture->show(glance.box, glance.layers);
+            m_says->setText(
+                glance.layers.empty() ? tr("There is no block to look at yet.")
+                : glance.told.empty()
+                    ? tr("Nothing dark shines through.")
+                    : tr("Shines through: %1. Checks offer a lining.").arg(q(words::listed(glance.told))));
+        });
 }
 
 } // namespace up::app

@@ -33,7 +33,7 @@ void Form::addFoot(QVBoxLayout& column, const QString& accept, const char* key) 
     auto* buttons = new QDialogButtonBox(this);
     m_accept = named(buttons->addButton(accept, QDialogButtonBox::AcceptRole), key);
     m_accept->setDefault(true);
-    buttons->addButton("Cancel", QDialogButtonBox::RejectRole)->setAutoDefault(false);
+    buttons->addButton(tr("Cancel"), QDialogButtonBox::RejectRole)->setAutoDefault(false);
     connect(buttons, &QDialogButtonBox::accepted, this, &Form::accept);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     column.addWidget(buttons);

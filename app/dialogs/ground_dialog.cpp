@@ -66,21 +66,21 @@ std::vector<sheet::Layer> layersOf(const quilt::Quilt& quilt, const quilt::Block
 } // namespace
 
 GroundDialog::GroundDialog(GroundQuestion question, QWidget* parent)
-    : Form("Background of " + q(quilt::the(question.quilt.blocks, question.block).name), parent),
+    : Form(tr("Background of %1").arg(q(quilt::the(question.quilt.blocks, question.block).name)), parent),
       m_quilt(std::move(question.quilt)), m_block(quilt::the(m_quilt.blocks, question.block)),
       m_fabric(named(new QComboBox(this), "ground.fabric")),
       m_sewn(named(new QComboBox(this), "ground.sewn")),
       m_larger(named(new QLineEdit(this), "ground.larger")),
-      m_halves(named(new QCheckBox("through the middle", this), "ground.halves")),
+      m_halves(named(new QCheckBox(tr("through the middle"), this), "ground.halves")),
       m_quarters(named(new QCheckBox("quarters", this), "ground.quarters")),
-      m_diagonals(named(new QCheckBox("corner to corner", this), "ground.diagonals")),
-      m_printed(named(new QCheckBox("Its print runs (0° across, 90° down)", this), "ground.printed")),
+      m_diagonals(named(new QCheckBox(tr("corner to corner"), this), "ground.diagonals")),
+      m_printed(named(new QCheckBox(tr("Its print runs (0° across, 90° down)"), this), "ground.printed")),
       m_grain(named(new QDoubleSpinBox(this), "ground.grain")),
       m_strips(named(new QTableWidget(0, 4, this), "ground.strips")),
-      m_addStrip(named(new QPushButton("Add a strip", this), "ground.addStrip")),
-      m_addPatch(named(new QPushButton("Add a patch", this), "ground.addPatch")),
+      m_addStrip(named(new QPushButton(tr("Add a strip"), this), "ground.addStrip")),
+      m_addPatch(named(new QPushButton(tr("Add a patch"), this), "ground.addPatch")),
       m_remove(named(new QPushButton("Remove", this), "ground.remove")),
-      m_even(named(new QPushButton("Make them even", this), "ground.even")), m_says(new QLabel(this)),
+      m_even(named(new QPushButton(tr("Make them even"), this), "ground.even")), m_says(new QLabel(this)),
       m_picture(named(new LayerPicture(this), "ground.picture")) {
     auto* column = new QVBoxLayout(this);
     auto* row = new QHBoxLayout;
@@ -95,7 +95,7 @@ GroundDialog::GroundDialog(GroundQuestion question, QWidget* parent)
     m_says->setTextFormat(Qt::PlainText);
     column->addWidget(m_says);
     fillStrips();
-    addFoot(*column, "Set the background", "ground.set");
+    addFoot(*column, tr("Set the background"), "ground.set");
     resize(960, 640);
 }
 
@@ -105,31 +105,31 @@ void GroundDialog::buildFields(QVBoxLayout& column) {
     for (const auto& fabric : m_quilt.fabrics)
         m_fabric->addItem(swatchOf(fabric.colour), QString::fromStdString(fabric.name), fabric.id.value);
     m_fabric->setCurrentIndex(m_fabric->findData(m_block.background.value));
-    m_fabric->setPlaceholderText("Fabric…");
+    m_fabric->setPlaceholderText(tr("Fabric…"));
     const auto& ground = m_block.ground;
     m_larger->setText(typed(ground.oversize.mm(), m_quilt.units, 16));
     m_halves->setChecked(ground.creases.halves), m_quarters->setChecked(ground.creases.quarters);
     m_diagonals->setChecked(ground.creases.diagonals), m_printed->setChecked(ground.grain.has_value());
     m_grain->setRange(-180, 180), m_grain->setDecimals(0), m_grain->setSuffix("°");
     m_grain->setValue(ground.grain ? std::remainder(ground.grain->degrees(), 360) : 90);
-    m_sewn->addItems({"one piece of cloth", "strips side by side", "strips one above the other"});
+    m_sewn->addItems({tr("one piece of cloth"), tr("strips side by side"), tr("strips one above the other")});
     m_sewn->setCurrentIndex(ground.strips.empty() ? 0 : ground.rows ? 2 : 1);
-    form->addRow("Fabric", m_fabric);
-    form->addRow("Cut larger by", m_larger);
+    form->addRow(tr("Fabric"), m_fabric);
+    form->addRow(tr("Cut larger by"), m_larger);
     auto* creases = new QHBoxLayout;
     for (auto* box : {m_halves, m_quarters, m_diagonals})
         creases->addWidget(box);
-    form->addRow("Creases", creases);
+    form->addRow(tr("Creases"), creases);
     auto* print = new QHBoxLayout;
     print->addWidget(m_printed), print->addWidget(m_grain);
     form->addRow("", print);
-    form->addRow("It is", m_sewn);
+    form->addRow(tr("It is"), m_sewn);
     watch({m_fabric, m_larger, m_halves, m_quarters, m_diagonals, m_printed, m_grain, m_strips});
     connect(m_sewn, &QComboBox::currentIndexChanged, this, &GroundDialog::sewFrom);
 }
 
 void GroundDialog::buildStrips(QVBoxLayout& column) {
-    m_strips->setHorizontalHeaderLabels({"Strip", "Cut across", "Fabric", "Cut along"});
+    m_strips->setHorizontalHeaderLabels({tr("Strip"), tr("Cut across"), tr("Fabric"), tr("Cut along")});
     m_strips->verticalHeader()->hide();
     m_strips->setSelectionBehavior(QAbstractItemView::SelectRows);
     m_strips->setSelectionMode(QAbstractItemView::SingleSelection);
@@ -163,8 +163,8 @@ void GroundDialog::buildStrips(QVBoxLayout& column) {
 QComboBox* GroundDialog::fabricBox(int row, FabricId chosen) {
     auto* box = new QComboBox(m_strips);
     box->setObjectName("ground.patch" + QString::number(row));
-    box->setAccessibleName("Fabric of this patch");
-    box->setToolTip("Which cloth this patch is cut from");
+    box->setAccessibleName(tr("Fabric of this patch"));
+    box->setToolTip(tr("Which cloth this patch is cut from"));
     for (const auto& fabric : m_quilt.fabrics)
         box->addItem(swatchOf(fabric.colour), QString::fromStdString(fabric.name), fabric.id.value);
     box->setCurrentIndex(box->findData(chosen.value));
@@ -213,8 +213,8 @@ Result<quilt::Ground> GroundDialog::readGround() const {
     if (!larger) return tl::unexpected(larger.error());
     if (*larger > most)
         return failure(Code::absurdSize,
-                       {"room to trim", measure::say(*larger, m_quilt.units), measure::say({}, m_quilt.units),
-                        measure::say(most, m_quilt.units)});
+                       {N_("room to trim"), measure::say(*larger, m_quilt.units),
+                        measure::say({}, m_quilt.units), measure::say(most, m_quilt.units)});
     out.oversize = *larger;
     out.creases.halves = m_halves->isChecked(), out.creases.quarters = m_quarters->isChecked();
     out.creases.diagonals = m_diagonals->isChecked();
@@ -309,11 +309,12 @@ void GroundDialog::follow(bool well) {
     m_grain->setEnabled(m_printed->isChecked());
     const auto plan = plan::planGround(m_block);
     auto says = words::groundWords(plan, m_quilt.units);
-    if (plan.across.cut.size() > 1) says += ". Across: " + words::seamWords(plan.across, m_quilt.units);
+    if (plan.across.cut.size() > 1)
+        says = words::said(N_("{0}. Across: {1}"), {says, words::seamWords(plan.across, m_quilt.units)});
     for (std::size_t i = 0; i < plan.along.size(); ++i)
         if (plan.along[i].cut.size() > 1)
-            says +=
-                ". Strip " + std::to_string(i + 1) + ": " + words::seamWords(plan.along[i], m_quilt.units);
+            says = words::said(N_("{0}. Strip {1}: {2}"),
+                               {says, std::to_string(i + 1), words::seamWords(plan.along[i], m_quilt.units)});
     m_says->setText(QString::fromStdString(says + "."));
     auto box = plan.box;
     box.take(quilt::cutBox(m_block));

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/import_dialog.hpp"
+#include "app/look/text.hpp"
 
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
@@ -33,20 +34,21 @@ QString sizeWords(const shape::Box& box, double scale, measure::System units) {
 }
 
 QString roleWords(const quilt::DrawnShape& drawn, Role role) {
-    if (role == Role::out) return "left out";
-    if (role == Role::mark) return "inner mark of the piece beneath";
-    const char* from = drawn.origin == quilt::Origin::band ? "from a wide line" : "";
+    if (role == Role::out) return tr("left out");
+    if (role == Role::mark) return tr("inner mark of the piece beneath");
+    const QString from = drawn.origin == quilt::Origin::band ? tr("from a wide line") : QString();
     const auto marks = drawn.marks.size();
-    const QString with = marks == 0 ? "" : marks == 1 ? "1 inner mark" : QString("%1 inner marks").arg(marks);
+    const auto with =
+        marks == 0 ? QString() : q(words::said(N2_("{0} inner mark", "{0} inner marks"), marks));
     return QStringList({from, with}).filter(QRegularExpression(".")).join(", ");
 }
 
 } // namespace
 
 ImportDialog::ImportDialog(ImportQuestion question, QWidget* parent)
-    : Form("Import " + question.file, parent), m_question(std::move(question)), m_read(m_question.drawing),
-      m_picture(named(new ImportPicture(this), "import.picture")), m_notes(new QLabel(this)),
-      m_size(new QLabel(this)), m_side(named(new QLabel(this), "import.side")) {
+    : Form(tr("Import %1").arg(question.file), parent), m_question(std::move(question)),
+      m_read(m_question.drawing), m_picture(named(new ImportPicture(this), "import.picture")),
+      m_notes(new QLabel(this)), m_size(new QLabel(this)), m_side(named(new QLabel(this), "import.side")) {
     auto* row = new QHBoxLayout(this);
     row->addWidget(m_picture, 1);
     auto* side = new QWidget(this);
@@ -58,7 +60,7 @@ ImportDialog::ImportDialog(ImportQuestion question, QWidget* parent)
     buildShapes(*column);
     buildMeasuring(*column);
     buildPlacing(*column);
-    addFoot(*column, "Add", "import.add");
+    addFoot(*column, tr("Add"), "import.add");
     connect(m_picture, &ImportPicture::clicked, this, [this](int shape) {
         m_list->setCurrentRow(shape);
         chooseRole(shape, m_roles[static_cast<std::size_t>(shape)] == Role::piece ? Role::out : Role::piece);
@@ -82,7 +84,7 @@ void ImportDialog::applyMark() {
     if (!length) return m_notes->setText(QString::fromStdString(words::sentence(length.error())));
     const double factor = length->mm() / m_picture->marked();
     if (!(factor > 0.01 && factor < 100))
-        return m_notes->setText("That cannot be: look at the unit you typed.");
+        return m_notes->setText(tr("That cannot be: look at the unit you typed."));
     const auto roles = m_roles;
     const bool chosen = m_sideChosen;
     m_measure->setChecked(false);
@@ -116,7 +118,7 @@ void ImportDialog::readAgain() {
     acceptButton()->setEnabled(false);
     m_notes->clear();
     m_reading.start(
-        "Reading it again",
+        tr("Reading it again"),
         [read = m_question.read, settings = m_settings](const std::shared_ptr<Job>& job) {
             return read(settings.with(job));
         },
@@ -128,7 +130,7 @@ void ImportDialog::joinPages() {
     m_notes->clear();
     using Pages = Result<std::vector<quilt::Drawing>>;
     m_reading.start(
-        "Reading all pages",
+        tr("Reading all pages"),
         [read = m_question.readPages, settings = m_settings](const std::shared_ptr<Job>& job) {
             return read(settings.with(job));
         },
@@ -145,7 +147,7 @@ void ImportDialog::stopReading() {
     m_settings = m_readBefore;
     showSettings();
     changed();
-    m_notes->setText("Nothing was read anew; this is the page as it was read before.");
+    m_notes->setText(tr("Nothing was read anew; this is the page as it was read before."));
 }
 
 /// In the fields, without reading anew.
@@ -169,8 +171,7 @@ void ImportDialog::present(const Result<quilt::Drawing>& drawing) {
     QStringList notes;
     for (std::size_t i = 0; i < m_drawing.warnings.size() && i < 6; ++i)
         notes << "• " + QString::fromStdString(words::sentence(m_drawing.warnings[i]));
-    if (m_drawing.warnings.size() > 6)
-        notes << QString("• and %1 more notes").arg(m_drawing.warnings.size() - 6);
+    if (m_drawing.warnings.size() > 6) notes << tr("• and %1 more notes").arg(m_drawing.warnings.size() - 6);
     m_notes->setText(notes.join("\n"));
     m_fit->setCurrentIndex(static_cast<int>(edit::usualFit(m_drawing, m_question.width, m_question.height)));
     fillList();
@@ -201,11 +202,11 @@ void ImportDialog::tellSide() {
     const bool known = m_drawing.letters != quilt::Reading::unknown;
     const bool doubtful = known && backwards != m_reversed->isChecked();
     QString words = !known      ? ""
-                    : backwards ? "Its letters read backwards: it came reversed."
-                                : "Its letters read the right way: it is drawn as seen.";
+                    : backwards ? tr("Its letters read backwards: it came reversed.")
+                                : tr("Its letters read the right way: it is drawn as seen.");
     if (doubtful)
-        words +=
-            backwards ? " Unticked, it would be fused backwards." : " Ticked, it would be reversed twice.";
+        words += backwards ? tr(" Unticked, it would be fused backwards.")
+                           : tr(" Ticked, it would be reversed twice.");
     m_side->setText(words);
     m_side->setStyleSheet("color: " + look::q(doubtful ? look::rust : look::moss).name());
     m_side->setVisible(known);
@@ -260,7 +261,7 @@ void ImportDialog::chooseRole(int shape, Role role) {
 void ImportDialog::follow(bool) {
     if (m_reading.isRunning()) acceptButton()->setEnabled(false);
     const auto wanted = std::count(m_roles.begin(), m_roles.end(), Role::piece);
-    acceptButton()->setText(wanted == 1 ? QString("Add 1 piece") : QString("Add %1 pieces").arg(wanted));
+    acceptButton()->setText(wanted == 1 ? tr("Add 1 piece") : tr("Add %1 pieces").arg(wanted));
     shape::Box box;
     for (std::size_t i = 0; i < m_roles.size(); ++i)
         if (m_roles[i] == Role::piece) box.take(boundsOf(m_drawing.shapes[i].outline));
@@ -271,9 +272,10 @@ void ImportDialog::follow(bool) {
     const auto size = [&](measure::Length width, measure::Length height) {
         return QString::fromStdString(measure::saySize(width, height, m_question.units));
     };
-    m_size->setText("In a block of " + size(m_question.width, m_question.height) + " it will be " +
-                    sizeWords(box, scale, m_question.units) + " (" +
-                    QString::number(scale * 100, 'f', scale < 0.1 ? 1 : 0) + " %)");
+    m_size->setText(tr("In a block of %1 it will be %2 (%3 %)")
+                        .arg(size(m_question.width, m_question.height),
+                             sizeWords(box, scale, m_question.units),
+                             QString::number(scale * 100, 'f', scale < 0.1 ? 1 : 0)));
 }
 
 } // namespace up::app

@@ -4,6 +4,7 @@
 #include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/parts.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/pictures/import_picture.hpp"
 #include "core/measure/say.hpp"
 
@@ -24,18 +25,18 @@ using edit::Role;
 void ImportDialog::buildReading(QVBoxLayout& column) {
     auto* row = new QHBoxLayout;
     column.addLayout(row);
-    auto* pageName = new QLabel("Page", this);
+    auto* pageName = new QLabel(tr("Page"), this);
     m_page = named(new QComboBox(this), "import.page");
     for (int i = 1; i <= m_question.pages; ++i)
-        m_page->addItem(QString("%1 of %2").arg(i).arg(m_question.pages));
-    if (m_question.pages > 1 && m_question.readPages) m_page->addItem("All joined…");
-    auto* dpiName = new QLabel("Dots to the inch", this);
+        m_page->addItem(tr("%1 of %2").arg(i).arg(m_question.pages));
+    if (m_question.pages > 1 && m_question.readPages) m_page->addItem(tr("All joined…"));
+    auto* dpiName = new QLabel(tr("Dots to the inch"), this);
     m_dpi = named(new QSpinBox(this), "import.dpi");
     m_dpi->setRange(0, 4800);
-    m_dpi->setSpecialValueText("as the file says");
+    m_dpi->setSpecialValueText(tr("as the file says"));
     m_dpi->setKeyboardTracking(false);
     m_dpi->setButtonSymbols(QAbstractSpinBox::NoButtons);
-    m_borders = named(new QCheckBox("Wide pen lines are pieces of their own", this), "import.borders");
+    m_borders = named(new QCheckBox(tr("Wide pen lines are pieces of their own"), this), "import.borders");
     for (QWidget* part : {static_cast<QWidget*>(pageName), static_cast<QWidget*>(m_page)}) {
         part->setVisible(m_question.pages > 1);
         row->addWidget(part);
@@ -47,7 +48,7 @@ void ImportDialog::buildReading(QVBoxLayout& column) {
     m_borders->setVisible(!m_question.isScan);
     column.addWidget(m_borders);
     m_linesOver =
-        named(new QCheckBox("Lines over colours are pieces of their own", this), "import.linesOver");
+        named(new QCheckBox(tr("Lines over colours are pieces of their own"), this), "import.linesOver");
     column.addWidget(m_linesOver);
     connect(m_linesOver, &QCheckBox::toggled, this, [this] { present(m_read); });
     connect(m_page, &QComboBox::activated, this, [this](int index) {
@@ -72,8 +73,8 @@ void ImportDialog::buildShapes(QVBoxLayout& column) {
     auto* row = new QHBoxLayout;
     column.addLayout(row);
     m_role = named(new QComboBox(this), "import.role");
-    m_role->addItems({"A piece", "An inner mark", "Left out"}); // as edit::Role
-    row->addWidget(new QLabel("The chosen shape is", this));
+    m_role->addItems({tr("A piece"), tr("An inner mark"), tr("Left out")}); // as edit::Role
+    row->addWidget(new QLabel(tr("The chosen shape is"), this));
     row->addWidget(m_role, 1);
     m_notes->setObjectName("import.notes");
     m_notes->setWordWrap(true);
@@ -98,9 +99,9 @@ void ImportDialog::buildShapes(QVBoxLayout& column) {
 void ImportDialog::buildMeasuring(QVBoxLayout& column) {
     auto* row = new QHBoxLayout;
     column.addLayout(row);
-    m_measure = named(new QCheckBox("I know one length:", this), "import.measure");
+    m_measure = named(new QCheckBox(tr("I know one length:"), this), "import.measure");
     m_length = named(new QLineEdit(this), "import.length");
-    m_length->setPlaceholderText("drag it on the page, type it here");
+    m_length->setPlaceholderText(tr("drag it on the page, type it here"));
     m_length->setEnabled(false);
     row->addWidget(m_measure);
     row->addWidget(m_length, 1);
@@ -122,16 +123,16 @@ void ImportDialog::buildMeasuring(QVBoxLayout& column) {
 
 void ImportDialog::buildPlacing(QVBoxLayout& column) {
     m_fit = named(new QComboBox(this), "import.fit");
-    m_fit->addItems(
-        {"Scale its page to the block", "Keep its size", "Fill the block with the shapes"}); // as edit::Fit
-    m_reversed = named(new QCheckBox("It came already reversed", this), "import.reversed");
+    m_fit->addItems({tr("Scale its page to the block"), tr("Keep its size"),
+                     tr("Fill the block with the shapes")}); // as edit::Fit
+    m_reversed = named(new QCheckBox(tr("It came already reversed"), this), "import.reversed");
     m_reversed->setChecked(m_question.reversed);
     m_size->setObjectName("import.size");
     column.addWidget(m_fit);
     buildMargin(column);
     column.addWidget(m_size);
     column.addWidget(m_reversed);
-    m_numbered = named(new QCheckBox("Number by step, fabric and place", this), "import.numbered");
+    m_numbered = named(new QCheckBox(tr("Number by step, fabric and place"), this), "import.numbered");
     m_numbered->setChecked(!m_question.drawing || !edit::bringsNumbers(*m_question.drawing));
     m_numbered->setVisible(m_question.first);
     column.addWidget(m_numbered);
@@ -154,7 +155,7 @@ void ImportDialog::buildMargin(QVBoxLayout& column) {
     auto* row = new QHBoxLayout(m_marginRow);
     row->setContentsMargins(0, 0, 0, 0);
     m_margin = named(new QLineEdit(typed(m_free.mm(), m_question.units, 16), this), "import.margin");
-    row->addWidget(new QLabel("Left free inside the finished edge", this));
+    row->addWidget(new QLabel(tr("Left free inside the finished edge"), this));
     row->addWidget(m_margin, 1);
     connect(m_margin, &QLineEdit::textEdited, this, [this] {
         changed();

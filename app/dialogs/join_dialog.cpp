@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/join_dialog.hpp"
+#include "app/look/text.hpp"
 
 #include "app/dialogs/parts.hpp"
 #include "app/look/names.hpp"
@@ -18,7 +19,7 @@
 namespace up::app {
 
 JoinDialog::JoinDialog(std::vector<quilt::Drawing> pages, measure::System units, QWidget* parent)
-    : Form("Pages that belong together", parent), m_pages(std::move(pages)), m_units(units),
+    : Form(tr("Pages that belong together"), parent), m_pages(std::move(pages)), m_units(units),
       m_picture(named(new JoinPicture(m_pages, this), "join.picture")),
       m_columns(named(new QSpinBox(this), "join.columns")),
       m_across(named(new QLineEdit("0", this), "join.across")),
@@ -28,10 +29,10 @@ JoinDialog::JoinDialog(std::vector<quilt::Drawing> pages, measure::System units,
     side->setFixedWidth(300);
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(0, 0, 0, 0);
-    auto* help =
-        new QLabel("Pages come row by row. Say how many lie side by side and how far they overlap, or drag a "
-                   "page until its lines go on in the next.",
-                   side);
+    auto* help = new QLabel(
+        tr("Pages come row by row. Say how many lie side by side and how far they overlap, or drag a "
+           "page until its lines go on in the next."),
+        side);
     for (auto* label : {help, m_says})
         label->setWordWrap(true);
     column->addWidget(help);
@@ -39,11 +40,11 @@ JoinDialog::JoinDialog(std::vector<quilt::Drawing> pages, measure::System units,
     m_columns->setButtonSymbols(QAbstractSpinBox::NoButtons);
     m_columns->setRange(1, static_cast<int>(m_pages.size()));
     m_columns->setValue(static_cast<int>(std::ceil(std::sqrt(static_cast<double>(m_pages.size())))));
-    form->addRow("Pages in a row", m_columns);
-    form->addRow("Overlap across", m_across);
-    form->addRow("Overlap down", m_down);
+    form->addRow(tr("Pages in a row"), m_columns);
+    form->addRow(tr("Overlap across"), m_across);
+    form->addRow(tr("Overlap down"), m_down);
     column->addLayout(form);
-    auto* match = named(new QPushButton("Match the lines", side), "join.match");
+    auto* match = named(new QPushButton(tr("Match the lines"), side), "join.match");
     column->addWidget(match);
     column->addWidget(m_says);
     column->addStretch(1);
@@ -53,15 +54,15 @@ JoinDialog::JoinDialog(std::vector<quilt::Drawing> pages, measure::System units,
     watch({m_columns, m_across, m_down});
     connect(match, &QPushButton::clicked, this, [this] {
         const int matched = m_picture->matchAll();
-        m_says->setText(QString("The lines of %1 of %2 pages go on from their neighbours.")
+        m_says->setText(tr("The lines of %1 of %2 pages go on from their neighbours.")
                             .arg(matched)
                             .arg(m_pages.size() - 1));
     });
     connect(m_picture, &JoinPicture::dropped, this, [this](bool matches) {
-        m_says->setText(matches ? "Its lines go on from the page beside it."
-                                : "Its lines do not meet those beside it there.");
+        m_says->setText(matches ? tr("Its lines go on from the page beside it.")
+                                : tr("Its lines do not meet those beside it there."));
     });
-    addFoot(*column, "Join them", "join.do");
+    addFoot(*column, tr("Join them"), "join.do");
 }
 
 const intake::PageGrid& JoinDialog::answer() const {

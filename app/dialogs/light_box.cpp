@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/light_box.hpp"
+#include "app/look/text.hpp"
 
 #include "app/canvas/painter.hpp"
 #include "app/look/look.hpp"
@@ -31,7 +32,7 @@ LightBox::LightBox(LightBoxQuestion question, QWidget* parent)
       m_on(named(new QPushButton("▶", m_bar), "light.on")),
       m_measure(named(new QPushButton(m_bar), "light.measure")),
       m_close(named(new QPushButton("Close", m_bar), "light.close")) {
-    setWindowTitle("Light box");
+    setWindowTitle(tr("Light box"));
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
     m_dots = dotsPerMm(screen());
@@ -174,16 +175,15 @@ void LightBox::refresh() {
     const auto& sheet = m_question.sheets[m_sheet];
     m_back->setVisible(!m_measuring), m_on->setVisible(!m_measuring);
     m_back->setEnabled(m_sheet > 0), m_on->setEnabled(m_sheet + 1 < m_question.sheets.size());
-    m_measure->setText(m_measuring ? "It fits" : "Measure the screen…");
-    m_what->setText(m_measuring ? QString("How large is this screen?")
-                                : (sheet.reversed ? QString("◀ Paper side · ") : QString("▶ Front · ")) +
+    m_measure->setText(m_measuring ? tr("It fits") : tr("Measure the screen…"));
+    m_what->setText(m_measuring ? tr("How large is this screen?")
+                                : (sheet.reversed ? tr("◀ Paper side · ") : tr("▶ Front · ")) +
                                       QString::fromStdString(sheet.title));
     m_how->setText(
         m_measuring
-            ? QString("Drag the outline, or press ← and →, until it is as large as the card you hold to it.")
-            : (isLarger() ? QString("Arrow keys move it; lay the web down again cross on cross. ")
-                          : QString()) +
-                  "Tape the web lightly, trace softly; keep water and glue away.");
+            ? tr("Drag the outline, or press ← and →, until it is as large as the card you hold to it.")
+            : (isLarger() ? tr("Arrow keys move it; lay the web down again cross on cross. ") : QString()) +
+                  tr("Tape the web lightly, trace softly; keep water and glue away."));
     const int high = std::max(m_bar->layout()->heightForWidth(width()), 52);
     m_bar->setGeometry(0, height() - high, width(), high);
     update();
@@ -215,7 +215,7 @@ void LightBox::paintCard(QPainter& painter) const {
     painter.setBrush(look::q(look::webPaper));
     painter.drawRoundedRect(card, corner * m_dots, corner * m_dots);
     painter.drawText(card.adjusted(20, 0, -20, 0), Qt::AlignCenter | Qt::TextWordWrap,
-                     "Hold a bank card, or another card of that size, flat against the screen.");
+                     tr("Hold a bank card, or another card of that size, flat against the screen."));
     const bool inches = m_question.units == measure::System::inches;
     const double length = inches ? 101.6 : 100; // mm
     const double y = card.bottom() + 60, x = free().center().x() - length * m_dots / 2;
@@ -225,7 +225,8 @@ void LightBox::paintCard(QPainter& painter) const {
         painter.drawLine(QPointF(at, y - 10), QPointF(at, y + 10));
     }
     painter.drawText(QRectF(x, y + 14, length * m_dots, 30), Qt::AlignCenter,
-                     inches ? "or a ruler: 4 in from end to end" : "or a ruler: 100 mm from end to end");
+                     inches ? tr("or a ruler: 4 in from end to end")
+                            : tr("or a ruler: 100 mm from end to end"));
 }
 
 void LightBox::paintEvent(QPaintEvent*) {

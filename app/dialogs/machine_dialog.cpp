@@ -27,7 +27,7 @@ namespace {
 
 QString minutes(double seconds) {
     const int whole = static_cast<int>(std::ceil(seconds));
-    return whole < 60 ? QString("%1 s").arg(whole) : QString("%1 min %2 s").arg(whole / 60).arg(whole % 60);
+    return whole < 60 ? QString("%1 s").arg(whole) : tr("%1 min %2 s").arg(whole / 60).arg(whole % 60);
 }
 
 } // namespace
@@ -36,11 +36,11 @@ MachineDialog::MachineDialog(MachineQuestion question, QWidget* parent)
     : QDialog(parent), m_question(std::move(question)),
       m_picture(named(new MatPicture(this), "machine.picture")),
       m_mats(named(new QListWidget(this), "machine.mats")),
-      m_small(named(new QCheckBox("Only pieces no longer than", this), "machine.small")),
-      m_byFabric(named(new QCheckBox("One fabric on each mat", this), "machine.byFabric")),
+      m_small(named(new QCheckBox(tr("Only pieces no longer than"), this), "machine.small")),
+      m_byFabric(named(new QCheckBox(tr("One fabric on each mat"), this), "machine.byFabric")),
       m_below(named(new QLineEdit(this), "machine.below")), m_says(new QLabel(this)),
       m_refused(new QLabel(this)) {
-    setWindowTitle("Cutting machine: " + q(block().name));
+    setWindowTitle(tr("Cutting machine: %1").arg(q(block().name)));
     m_small->setChecked(true);
     m_byFabric->setChecked(true);
     m_below->setText(q(measure::say(plan::usualMachineLimit, m_question.quilt.units)));
@@ -59,16 +59,16 @@ MachineDialog::MachineDialog(MachineQuestion question, QWidget* parent)
     column->addWidget(m_says);
     column->addWidget(m_refused);
     auto* care =
-        new QLabel("Bond first, paper side up on the mat: the lines are mirrored already. Keep fingers "
-                   "and sleeves away from the blade; the machine's leaflet comes first.",
+        new QLabel(tr("Bond first, paper side up on the mat: the lines are mirrored already. Keep fingers "
+                      "and sleeves away from the blade; the machine's leaflet comes first."),
                    this);
     care->setWordWrap(true);
     column->addWidget(care);
     auto* buttons = new QDialogButtonBox(Qt::Vertical, this);
-    m_send = named(buttons->addButton("Cut this mat", QDialogButtonBox::ActionRole), "machine.send");
-    m_svg = named(buttons->addButton("Write SVG files…", QDialogButtonBox::ActionRole), "machine.svg");
-    m_dxf = named(buttons->addButton("Write DXF files…", QDialogButtonBox::ActionRole), "machine.dxf");
-    buttons->addButton("Close", QDialogButtonBox::RejectRole);
+    m_send = named(buttons->addButton(tr("Cut this mat"), QDialogButtonBox::ActionRole), "machine.send");
+    m_svg = named(buttons->addButton(tr("Write SVG files…"), QDialogButtonBox::ActionRole), "machine.svg");
+    m_dxf = named(buttons->addButton(tr("Write DXF files…"), QDialogButtonBox::ActionRole), "machine.dxf");
+    buttons->addButton(tr("Close"), QDialogButtonBox::RejectRole);
     column->addWidget(buttons);
     for (auto* button : buttons->findChildren<QPushButton*>())
         button->setAutoDefault(false); // Enter in a field sends no blade off
@@ -111,7 +111,7 @@ void MachineDialog::plan() {
     }
     m_busy = true;
     refreshButtons();
-    m_says->setText("Laying the pieces out on mats…");
+    m_says->setText(tr("Laying the pieces out on mats…"));
     m_job = std::make_shared<up::Job>();
     const auto work = [quilt = m_question.quilt, id = m_question.block, cutter, options, job = m_job] {
         auto found = std::make_shared<Found>();
@@ -151,14 +151,13 @@ void MachineDialog::fillMats() {
     for (std::size_t i = 0; i < m_runs.size(); ++i) {
         const auto& [mat, page, run, numbers, cut] = m_runs[i];
         const auto* fabric = quilt::find(m_question.quilt.fabrics, mat.fabric);
-        const auto pieces =
-            mat.lines.size() == 1 ? QString("1 piece") : QString("%1 pieces").arg(mat.lines.size());
-        m_mats->addItem(QString("%1Mat %2%3: %4, %5")
+        const auto pieces = mat.lines.size() == 1 ? tr("1 piece") : tr("%1 pieces").arg(mat.lines.size());
+        m_mats->addItem(tr("%1Mat %2%3: %4, %5")
                             .arg(cut ? "✓ " : "")
                             .arg(i + 1)
                             .arg(fabric ? " " + q(fabric->name) : QString())
                             .arg(pieces)
-                            .arg(run ? minutes(run->seconds) : QString("not read")));
+                            .arg(run ? minutes(run->seconds) : tr("not read")));
     }
     m_mats->setCurrentRow(row);
 }
@@ -174,14 +173,14 @@ void MachineDialog::cutOrStop() {
     if (isCutting()) {
         m_blade.stop();
         m_picture->setProgress({});
-        m_says->setText("Stopped. What the blade has been through is cut; the mat is not ticked.");
+        m_says->setText(tr("Stopped. What the blade has been through is cut; the mat is not ticked."));
         return refreshButtons();
     }
     m_row = static_cast<std::size_t>(std::max(0, m_mats->currentRow()));
     if (m_busy || m_row >= m_runs.size() || cutBy(m_runs[m_row]).empty()) return;
     m_since.start();
     m_blade.start(30);
-    m_says->setText("Cutting…");
+    m_says->setText(tr("Cutting…"));
     refreshButtons();
 }
 
@@ -194,24 +193,25 @@ void MachineDialog::tick() {
     m_picture->setProgress({});
     run.cut = true;
     fillMats();
-    m_says->setText(QString("Mat %1 is cut. ").arg(m_row + 1) + m_question.done(cutBy(run)));
+    m_says->setText(tr("Mat %1 is cut. ").arg(m_row + 1) + m_question.done(cutBy(run)));
     refreshButtons();
 }
 
 QString MachineDialog::summary() const {
     if (m_runs.empty())
-        return m_small->isChecked() ? "No piece is so small. Choose a larger limit, or take all pieces."
-                                    : "No piece goes on the mat.";
+        return m_small->isChecked() ? tr("No piece is so small. Choose a larger limit, or take all pieces.")
+                                    : tr("No piece goes on the mat.");
     double seconds = 0;
     for (const auto& run : m_runs)
         if (run.run) seconds += run.run->seconds;
-    QString out = QString("%1 on %2, %3 in all.")
-                      .arg(m_runs.size() == 1 ? QString("One mat") : QString("%1 mats").arg(m_runs.size()))
-                      .arg(m_question.sends ? q(m_question.cutter->name()) : QString("a usual machine"))
+    QString out = tr("%1 on %2, %3 in all.")
+                      .arg(m_runs.size() == 1 ? tr("One mat") : tr("%1 mats").arg(m_runs.size()))
+                      .arg(m_question.sends ? q(m_question.cutter->name()) : tr("a usual machine"))
                       .arg(minutes(seconds));
-    if (!m_plan.byHand.empty()) out += " By hand: " + q(words::numbersWords(block(), m_plan.byHand, 9)) + ".";
+    if (!m_plan.byHand.empty())
+        out += " " + tr("By hand: %1.").arg(q(words::numbersWords(block(), m_plan.byHand, 9)));
     if (!m_plan.tooLarge.empty())
-        out += " Larger than the mat: " + q(words::numbersWords(block(), m_plan.tooLarge, 9)) + ".";
+        out += " " + tr("Larger than the mat: %1.").arg(q(words::numbersWords(block(), m_plan.tooLarge, 9)));
     return out;
 }
 
@@ -224,8 +224,8 @@ QString MachineDialog::refusals() const {
     for (const auto& refusal : run->refusals)
         out << QString(
             refusal.why == CutRun::Refusal::Why::tooFine
-                ? "The machine refuses a shape that is finer than its blade can follow: cut it by hand."
-                : "The machine refuses a shape that leaves its mat: move it, or cut it by hand.");
+                ? tr("The machine refuses a shape that is finer than its blade can follow: cut it by hand.")
+                : tr("The machine refuses a shape that leaves its mat: move it, or cut it by hand."));
     out.removeDuplicates();
     return out.join("\n");
 }
@@ -243,7 +243,7 @@ void MachineDialog::refresh() {
 void MachineDialog::refreshButtons() {
     const auto row = static_cast<std::size_t>(std::max(0, m_mats->currentRow()));
     const bool cuts = row < m_runs.size() && !cutBy(m_runs[row]).empty();
-    m_send->setText(isCutting() ? "Stop" : "Cut this mat");
+    m_send->setText(isCutting() ? tr("Stop") : tr("Cut this mat"));
     m_send->setEnabled(!m_busy && cuts);
     for (auto* button : {m_svg, m_dxf})
         button->setEnabled(!m_runs.empty() && !isCutting());

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/parts.hpp"
+#include "app/look/text.hpp"
 
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
@@ -15,7 +16,7 @@ namespace up::app {
 QPushButton* addButtons(QDialog& dialog, QVBoxLayout& column, const QString& accept, const char* key) {
     auto* buttons = new QDialogButtonBox(&dialog);
     auto* out = named(buttons->addButton(accept, QDialogButtonBox::AcceptRole), key);
-    buttons->addButton("Cancel", QDialogButtonBox::RejectRole)->setAutoDefault(false);
+    buttons->addButton(tr("Cancel"), QDialogButtonBox::RejectRole)->setAutoDefault(false);
     QObject::connect(buttons, &QDialogButtonBox::accepted, &dialog, &QDialog::accept);
     QObject::connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
     column.addWidget(buttons);

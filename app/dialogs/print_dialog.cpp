@@ -73,13 +73,13 @@ PrintDialog::PrintDialog(PrintQuestion question, QWidget* parent)
       m_printer(named(new QComboBox(this), "print.printer")),
       m_square(named(new QLineEdit(this), "print.square")),
       m_misprint(named(new QDoubleSpinBox(this), "print.misprint")),
-      m_misprintName(new QLabel("It prints at", this)), m_advice(wrapped({}, this)),
+      m_misprintName(new QLabel(tr("It prints at"), this)), m_advice(wrapped({}, this)),
       m_corrected(wrapped({}, this)), m_count(new QLabel(this)), m_says(wrapped({}, this)),
       m_back(named(new QPushButton("◀", this), "print.back")),
       m_on(named(new QPushButton("▶", this), "print.on")),
       m_go(named(new QPushButton("Print", this), "print.go")),
       m_pages(std::make_shared<std::vector<sheet::Page>>()) {
-    setWindowTitle("Print: " + m_question.block);
+    setWindowTitle(tr("Print: %1").arg(m_question.block));
     for (const auto& one : m_question.kinds)
         m_kind->addItem(one.name);
     m_kind->setCurrentIndex(static_cast<int>(m_question.first));
@@ -123,11 +123,11 @@ void PrintDialog::build() {
     row->addLayout(left, 3);
     auto* right = new QVBoxLayout;
     auto* form = new QFormLayout;
-    form->addRow("What", m_kind);
-    form->addRow("Paper", m_paper);
-    form->addRow("Printer", m_printer);
+    form->addRow(tr("What"), m_kind);
+    form->addRow(tr("Paper"), m_paper);
+    form->addRow(tr("Printer"), m_printer);
     form->addRow(m_misprintName, m_misprint);
-    form->addRow("Its 1 in square measures", m_square);
+    form->addRow(tr("Its 1 in square measures"), m_square);
     right->addLayout(form);
     right->addWidget(m_corrected);
     right->addSpacing(12);
@@ -135,7 +135,7 @@ void PrintDialog::build() {
     right->addStretch();
     right->addWidget(m_says);
     auto* buttons = new QHBoxLayout;
-    auto* close = new QPushButton("Close", this);
+    auto* close = new QPushButton(tr("Close"), this);
     close->setAutoDefault(false);
     m_back->setAutoDefault(false), m_on->setAutoDefault(false);
     m_go->setAutoDefault(false); // Enter in a field only says that the field is done
@@ -182,7 +182,7 @@ void PrintDialog::choosePrinter() {
     m_misprintName->setVisible(misprint.has_value());
     if (misprint) m_misprint->setValue(*misprint);
     m_square->setText(squareWords(m_memory.square(printerName()), m_question.units));
-    m_go->setText(by ? "Print" : "Write PDF…");
+    m_go->setText(by ? tr("Print") : tr("Write PDF…"));
     say({}, false);
     make();
 }
@@ -193,9 +193,10 @@ void PrintDialog::readSquare() {
     const auto square = measure::readLength(m_square->text().trimmed().toStdString(), m_question.units);
     if (!square) return say(q(words::sentence(square.error())), true);
     if (square->mm() < output::leastSquare || square->mm() > output::mostSquare)
-        return say("A printer that is so far off must be set right first: choose 100 % or “actual size” in "
-                   "its dialog, print again, then measure.",
-                   true);
+        return say(
+            tr("A printer that is so far off must be set right first: choose 100 % or “actual size” in "
+               "its dialog, print again, then measure."),
+            true);
     m_memory.keepSquare(printerName(), square->mm());
     say({}, false);
     make();
@@ -229,17 +230,17 @@ void PrintDialog::go() {
     }
     m_busy = true;
     refresh();
-    say("Printing…", false);
+    say(tr("Printing…"), false);
     aside(
         this,
         [by = m_question.printers[static_cast<std::size_t>(m_printer->currentIndex() - 1)], pages = m_pages,
-         title = m_question.block + " " + kind().name.toLower()] { return by->print(*pages, title); },
+         title = m_question.block + " " + kind().name] { return by->print(*pages, title); },
         [this](const Result<QString>& done) {
             m_busy = false;
             if (done)
                 say(*done + (kind().ownSize ? QString()
-                                            : QString(" Measure the one-inch square; if it is not one inch, "
-                                                      "write above what it is and print again.")),
+                                            : " " + tr("Measure the one-inch square; if it is not one inch, "
+                                                       "write above what it is and print again.")),
                     false);
             else
                 say(q(words::sentence(done.error())), true);
@@ -256,18 +257,18 @@ void PrintDialog::say(const QString& sentence, bool bad) {
 void PrintDialog::refresh() {
     const int count = m_picture->count();
     m_count->setText(m_busy && count == 0
-                         ? "Working out the pages…"
-                         : QString("Page %1 of %2").arg(count ? m_picture->page() + 1 : 0).arg(count));
+                         ? tr("Working out the pages…")
+                         : tr("Page %1 of %2").arg(count ? m_picture->page() + 1 : 0).arg(count));
     m_back->setEnabled(m_picture->page() > 0);
     m_on->setEnabled(m_picture->page() + 1 < count);
     m_go->setEnabled(!m_busy && !m_pages->empty());
     m_paper->setEnabled(!kind().ownSize);
     m_advice->setText(kind().advice);
     const double percent = output::testSquare / m_memory.square(printerName()) * 100;
-    m_corrected->setText(std::abs(percent - 100) < 0.05
-                             ? "Pages are drawn at true size."
-                             : QString("Pages are drawn at %1 %, so that they come out at true size.")
-                                   .arg(percent, 0, 'f', 1));
+    m_corrected->setText(
+        std::abs(percent - 100) < 0.05
+            ? tr("Pages are drawn at true size.")
+            : tr("Pages are drawn at %1 %, so that they come out at true size.").arg(percent, 0, 'f', 1));
 }
 
 } // namespace up::app

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/shape_dialog.hpp"
+#include "app/look/text.hpp"
 
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
@@ -25,8 +26,8 @@ namespace up::app {
 using quilt::RecipeKind;
 
 ShapeDialog::ShapeDialog(ShapeQuestion question, QWidget* parent)
-    : Form(question.now ? "Measures of this shape" : "Add a shape", parent), m_question(std::move(question)),
-      m_picture(named(new ShapePicture(m_question, this), "shape.picture")) {
+    : Form(question.now ? tr("Measures of this shape") : tr("Add a shape"), parent),
+      m_question(std::move(question)), m_picture(named(new ShapePicture(m_question, this), "shape.picture")) {
     const bool fresh = !m_question.now;
     auto* row = new QHBoxLayout(this);
     auto* side = new QWidget(this);
@@ -47,7 +48,7 @@ ShapeDialog::ShapeDialog(ShapeQuestion question, QWidget* parent)
         m_letters->setVisible(m_recipe.kind == RecipeKind::letter);
         buildMeasures();
     }
-    addFoot(*m_column, fresh ? "Add it" : "Change it", "shape.add");
+    addFoot(*m_column, fresh ? tr("Add it") : tr("Change it"), "shape.add");
 }
 
 void ShapeDialog::buildKinds(QVBoxLayout& column) {
@@ -85,7 +86,7 @@ void ShapeDialog::buildLetters() {
     m_family->setMaximumWidth(200);
     m_bold = named(new QCheckBox("Bold", m_letters), "shape.bold");
     m_italic = named(new QCheckBox("Slanted", m_letters), "shape.italic");
-    m_together = named(new QCheckBox("Letters that touch are one piece", m_letters), "shape.together");
+    m_together = named(new QCheckBox(tr("Letters that touch are one piece"), m_letters), "shape.together");
     if (m_question.now) {
         m_text->setText(QString::fromStdString(m_question.now->text));
         m_family->setCurrentText(QString::fromStdString(m_question.now->family));
@@ -100,8 +101,8 @@ void ShapeDialog::buildLetters() {
     kinds->addWidget(m_bold);
     kinds->addWidget(m_italic);
     kinds->addStretch();
-    form->addRow("Text", m_text);
-    form->addRow("Font", m_family);
+    form->addRow(tr("Text"), m_text);
+    form->addRow(tr("Font"), m_family);
     form->addRow("", kinds);
     form->addRow(m_together);
     m_column->addWidget(m_letters);
@@ -148,7 +149,7 @@ void ShapeDialog::addLength(std::size_t i) {
                          QString::fromLatin1(measure.key.data(), static_cast<int>(measure.key.size())));
     const auto name = QString::fromStdString(words::measureName(m_recipe.kind, measure.key));
     field->setAccessibleName(name);
-    field->setToolTip("A length such as 3 1/8, 3.125 or 8cm");
+    field->setToolTip(tr("A length such as 3 1/8, 3.125 or 8cm"));
     static_cast<QFormLayout*>(m_measures->layout())->addRow(name, field);
     m_fields.emplace_back(i, field);
     watch({field});
@@ -165,7 +166,7 @@ void ShapeDialog::addNumber(std::size_t i) {
     if (measure.unit == pattern::Unit::percent) field->setSuffix(" %");
     const auto name = QString::fromStdString(words::measureName(m_recipe.kind, measure.key));
     field->setAccessibleName(name);
-    field->setToolTip("A number");
+    field->setToolTip(tr("A number"));
     static_cast<QFormLayout*>(m_measures->layout())->addRow(name, field);
     m_fields.emplace_back(i, field);
     watch({field});

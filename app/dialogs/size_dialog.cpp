@@ -50,7 +50,7 @@ Thin thinOf(const SizeQuestion& question, const quilt::EdgeStitch& edge, bool wh
 } // namespace
 
 SizeDialog::SizeDialog(SizeQuestion question, QWidget* parent)
-    : Form("Sizes of “" + q(question.block.name) + "”", parent), m_question(std::move(question)),
+    : Form(tr("Sizes of “%1”").arg(q(question.block.name)), parent), m_question(std::move(question)),
       m_edge(m_question.block.edge), m_picture(named(new SizePicture(m_question, this), "size.picture")),
       m_model(new SizeTable(m_question, this)), m_verdict(new QLabel(this)),
       m_table(named(new QTableView(this), "size.table")), m_later(new QTimer(this)) {
@@ -75,13 +75,14 @@ SizeDialog::SizeDialog(SizeQuestion question, QWidget* parent)
     const auto hasWidth = [](const quilt::Piece& piece) {
         return piece.recipe && pattern::hasWidth(*piece.recipe);
     };
-    m_keep = named(new QCheckBox("Stems, strips and rings keep their width", this), "size.keep");
+    m_keep = named(new QCheckBox(tr("Stems, strips and rings keep their width"), this), "size.keep");
     m_keep->setVisible(std::any_of(m_question.block.pieces.begin(), m_question.block.pieces.end(), hasWidth));
     column->addWidget(m_keep);
-    auto* fixed = new QLabel("Seam allowance, cutting margins and the edge stitch stay as they are.", this);
+    auto* fixed =
+        new QLabel(tr("Seam allowance, cutting margins and the edge stitch stay as they are."), this);
     fixed->setProperty("role", "quiet");
     column->addWidget(fixed);
-    addFoot(*column, "Set this size", "size.set");
+    addFoot(*column, tr("Set this size"), "size.set");
     connect(m_picture, &SizePicture::markMoved, this, [this] { setFactor(m_factor, nullptr); });
     m_later->setSingleShot(true);
     m_later->setInterval(20);
@@ -95,9 +96,9 @@ void SizeDialog::buildFields(QVBoxLayout& column) {
     auto* grid = new QGridLayout;
     column.addLayout(grid);
     m_which = named(new QComboBox(this), "size.which");
-    m_which->addItem("The whole block");
+    m_which->addItem(tr("The whole block"));
     if (const auto* piece = quilt::find(m_question.block.pieces, m_question.chosen))
-        m_which->addItem("Only piece " + QString::fromStdString(quilt::calledOf(m_question.block, *piece)));
+        m_which->addItem(tr("Only piece %1").arg(q(quilt::calledOf(m_question.block, *piece))));
     m_percent = named(new QDoubleSpinBox(this), "size.percent");
     m_percent->setRange(least * 100, most * 100);
     m_percent->setDecimals(1);
@@ -108,15 +109,15 @@ void SizeDialog::buildFields(QVBoxLayout& column) {
     m_mark = named(new QLineEdit(this), "size.mark");
     m_slider = named(new QSlider(Qt::Horizontal, this), "size.slider");
     m_slider->setRange(0, sliderSteps);
-    const auto add = [&](int row, int column_, const char* name, QWidget* field) {
+    const auto add = [&](int row, int column_, const QString& name, QWidget* field) {
         grid->addWidget(new QLabel(name, this), row, column_);
         grid->addWidget(field, row, column_ + 1);
     };
     grid->addWidget(m_which, 0, 0, 1, 4);
-    add(1, 0, "Percent", m_percent);
-    add(1, 2, "Ruler", m_mark);
-    add(2, 0, "Width", m_width);
-    add(2, 2, "Height", m_height);
+    add(1, 0, tr("Percent"), m_percent);
+    add(1, 2, tr("Ruler"), m_mark);
+    add(2, 0, tr("Width"), m_width);
+    add(2, 2, tr("Height"), m_height);
     grid->addWidget(m_slider, 3, 0, 1, 4);
     connect(m_which, &QComboBox::activated, this, [this] {
         offerSmallest();
@@ -135,7 +136,8 @@ void SizeDialog::buildStitch(QVBoxLayout& column) {
     m_stitch = named(new QComboBox(this), "size.stitch");
     for (const auto kind : every<quilt::StitchKind>())
         m_stitch->addItem(
-            entryOf(std::array{"Satin", "Zigzag", "Blanket", "Straight, inside the edge"}, kind),
+            entryOf(std::array{tr("Satin"), tr("Zigzag"), tr("Blanket"), tr("Straight, inside the edge")},
+                    kind),
             static_cast<int>(kind));
     m_stitch->setCurrentIndex(m_stitch->findData(static_cast<int>(m_edge.kind)));
     m_stitchWidth = named(new QLineEdit(this), "size.stitchWidth");
@@ -144,7 +146,7 @@ void SizeDialog::buildStitch(QVBoxLayout& column) {
                                                       : measure::sayMetric(m_edge.width)));
     m_stitchWidth->setFixedWidth(110);
     m_smallest = named(new QPushButton(this), "size.smallest");
-    row->addWidget(new QLabel("Edge", this));
+    row->addWidget(new QLabel(tr("Edge"), this));
     row->addWidget(m_stitch, 1);
     row->addWidget(m_stitchWidth);
     column.addWidget(m_smallest);
@@ -247,10 +249,9 @@ void SizeDialog::judge() {
             const auto count =
                 std::count_if(thin.begin(), thin.end(), [](const auto& parts) { return !parts.empty(); });
             m_verdict->setText(
-                count == 0 ? QString("✓ Nothing is too thin at this size.")
-                : count == 1
-                    ? QString("⚠ One piece is too thin to cut or to stitch at this size.")
-                    : QString("⚠ %1 pieces are too thin to cut or to stitch at this size.").arg(count));
+                count == 0   ? tr("✓ Nothing is too thin at this size.")
+                : count == 1 ? tr("⚠ One piece is too thin to cut or to stitch at this size.")
+                             : tr("⚠ %1 pieces are too thin to cut or to stitch at this size.").arg(count));
             m_verdict->setStyleSheet(count == 0 ? "color: #3B7A4B; font-weight: 700"
                                                 : "color: #B03A25; font-weight: 700");
             m_picture->setThin(thin, factor);
@@ -265,17 +266,17 @@ void SizeDialog::offerSmallest() {
         smallest = own ? std::optional(std::max(*smallest, *own)) : std::nullopt;
     }
     m_smallest->setEnabled(smallest && *smallest >= least && *smallest <= most);
-    if (!m_smallest->isEnabled()) return m_smallest->setText("No size makes every part wide enough");
+    if (!m_smallest->isEnabled()) return m_smallest->setText(tr("No size makes every part wide enough"));
     // A width that can be measured: up to the next 1/8 in, or half centimetre.
     const auto width = measure::Length::ofMm(sizeNow().x * *smallest);
     const double side = m_question.units == measure::System::inches ? measure::roundedUp(width, 8).mm()
                                                                     : std::ceil(width.mm() / 5 - 1e-6) * 5;
     const double rounded = side / sizeNow().x;
     m_smallest->setProperty("factor", rounded);
-    m_smallest->setText("Smallest without thin parts: " +
-                        QString::fromStdString(measure::saySize(measure::Length::ofMm(sizeNow().x * rounded),
-                                                                measure::Length::ofMm(sizeNow().y * rounded),
-                                                                m_question.units)));
+    m_smallest->setText(
+        tr("Smallest without thin parts: %1")
+            .arg(q(measure::saySize(measure::Length::ofMm(sizeNow().x * rounded),
+                                    measure::Length::ofMm(sizeNow().y * rounded), m_question.units))));
 }
 
 } // namespace up::app

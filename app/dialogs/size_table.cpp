@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/size_table.hpp"
+#include "app/look/text.hpp"
 
 #include "app/look/look.hpp"
 #include "words/judge_words.hpp"
@@ -59,7 +60,7 @@ QVariant SizeTable::data(const QModelIndex& index, int role) const {
 
 QVariant SizeTable::headerData(int section, Qt::Orientation orientation, int role) const {
     if (orientation != Qt::Horizontal || role != Qt::DisplayRole) return {};
-    return QStringList{"Piece", "Now", "Then", "Narrowest then"}.at(section);
+    return QStringList{tr("Piece"), tr("Now"), tr("Then"), tr("Narrowest then")}.at(section);
 }
 
 } // namespace up::app

@@ -32,20 +32,21 @@ const quilt::Fabric* fabricOf(const StripesQuestion& question) {
 } // namespace
 
 StripesDialog::StripesDialog(StripesQuestion question, QWidget* parent)
-    : Form("Stripes on " + q(pieceOf(question).name), parent), m_question(std::move(question)),
+    : Form(tr("Stripes on %1").arg(q(pieceOf(question).name)), parent), m_question(std::move(question)),
       m_picture(named(new StripesPicture(m_question, this), "stripes.picture")),
       m_print(named(new QComboBox(this), "stripes.print")),
       m_direction(named(new QDoubleSpinBox(this), "stripes.direction")),
       m_within(named(new QDoubleSpinBox(this), "stripes.within")),
-      m_matters(named(new QCheckBox("It matters how they run over this piece", this), "stripes.matters")),
+      m_matters(named(new QCheckBox(tr("It matters how they run over this piece"), this), "stripes.matters")),
       m_says(new QLabel(this)) {
     const auto& piece = pieceOf(m_question);
     const auto* fabric = fabricOf(m_question);
     for (const auto print : every<quilt::Print>())
-        m_print->addItem(entryOf(std::array{"plain: any way up", "stripes, grain or rows: either way up",
-                                            "one way: with a top"},
-                                 print),
-                         static_cast<int>(print));
+        m_print->addItem(
+            entryOf(std::array{tr("plain: any way up"), tr("stripes, grain or rows: either way up"),
+                               tr("one way: with a top")},
+                    print),
+            static_cast<int>(print));
     m_print->setCurrentIndex(
         m_print->findData(static_cast<int>(fabric ? fabric->print : quilt::Print::plain)));
     m_direction->setRange(-180, 180), m_direction->setDecimals(0), m_direction->setSuffix("°");
@@ -60,11 +61,10 @@ StripesDialog::StripesDialog(StripesQuestion question, QWidget* parent)
     auto* column = new QVBoxLayout(this);
     column->addWidget(m_picture, 1);
     auto* form = new QFormLayout;
-    form->addRow("Print of " + (fabric ? QString::fromStdString(fabric->name) : QString("its fabric")),
-                 m_print);
+    form->addRow(tr("Print of %1").arg(fabric ? q(fabric->name) : tr("its fabric")), m_print);
     form->addRow("", m_matters);
-    form->addRow("Run this way (0° across, 90° down)", m_direction);
-    form->addRow("May be off by", m_within);
+    form->addRow(tr("Run this way (0° across, 90° down)"), m_direction);
+    form->addRow(tr("May be off by"), m_within);
     column->addLayout(form);
     column->addWidget(m_says);
     watch({m_print, m_matters, m_direction, m_within});
@@ -74,7 +74,7 @@ StripesDialog::StripesDialog(StripesQuestion question, QWidget* parent)
         m_direction->setValue(degrees);
     });
     resize(720, 640);
-    addFoot(*column, "Set the stripes", "stripes.set");
+    addFoot(*column, tr("Set the stripes"), "stripes.set");
 }
 
 StripesAnswer StripesDialog::answer() const {
@@ -89,11 +89,11 @@ StripesAnswer StripesDialog::answer() const {
 QString StripesDialog::says() const {
     const auto now = answer();
     if (now.print == quilt::Print::plain)
-        return "A plain fabric: its pieces are turned however they use least web.";
-    if (!now.grain) return "This piece is turned however it uses least web.";
-    return QString(
-               "Reversing mirrors the way they run: %1° seen from the front is %2° on the paper. Pieces of "
-               "one chunk are laid so that their stripes agree.")
+        return tr("A plain fabric: its pieces are turned however they use least web.");
+    if (!now.grain) return tr("This piece is turned however it uses least web.");
+    return QString(tr("Reversing mirrors the way they run: %1° seen from the front is %2° on the paper. "
+                      "Pieces of "
+                      "one chunk are laid so that their stripes agree."))
         .arg(now.grain->degrees(), 0, 'f', 0)
         .arg(std::remainder(180 - now.grain->degrees(), 360), 0, 'f', 0);
 }

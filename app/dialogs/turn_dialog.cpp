@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/turn_dialog.hpp"
+#include "app/look/text.hpp"
 
 #include "app/look/names.hpp"
 #include "app/pictures/turn_picture.hpp"
@@ -20,10 +21,12 @@ constexpr int steps = 1000;
 
 QString wordsFor(TurnStage stage) {
     switch (stage) {
-    case TurnStage::traced: return "1. Trace it mirrored on the paper of the web. Left: as it shall be seen.";
-    case TurnStage::ontoCloth: return "2. Press the web, paper up, onto the wrong side of the cloth.";
-    case TurnStage::cut: return "3. Cut on the line. The paper side is still mirrored.";
-    case TurnStage::toFront: return "4. Turn the piece over: the right side of the cloth looks as it shall.";
+    case TurnStage::traced:
+        return tr("1. Trace it mirrored on the paper of the web. Left: as it shall be seen.");
+    case TurnStage::ontoCloth: return tr("2. Press the web, paper up, onto the wrong side of the cloth.");
+    case TurnStage::cut: return tr("3. Cut on the line. The paper side is still mirrored.");
+    case TurnStage::toFront:
+        return tr("4. Turn the piece over: the right side of the cloth looks as it shall.");
     }
     return {};
 }
@@ -34,7 +37,7 @@ TurnDialog::TurnDialog(const quilt::Quilt& quilt, BlockId block, PieceId chosen,
     : QDialog(parent), m_picture(named(new TurnPicture(quilt, block, chosen, this), "turn.picture")),
       m_words(new QLabel(this)), m_slider(named(new QSlider(Qt::Horizontal, this), "turn.slider")),
       m_timer(new QTimer(this)) {
-    setWindowTitle("Why it is traced mirrored");
+    setWindowTitle(tr("Why it is traced mirrored"));
     auto* column = new QVBoxLayout(this);
     column->addWidget(m_picture, 1);
     m_words->setWordWrap(true);
@@ -43,8 +46,8 @@ TurnDialog::TurnDialog(const quilt::Quilt& quilt, BlockId block, PieceId chosen,
     m_slider->setRange(0, steps);
     column->addWidget(m_slider);
     auto* buttons = new QDialogButtonBox(this);
-    auto* again = named(buttons->addButton("Play again", QDialogButtonBox::ActionRole), "turn.play");
-    buttons->addButton("Close", QDialogButtonBox::RejectRole);
+    auto* again = named(buttons->addButton(tr("Play again"), QDialogButtonBox::ActionRole), "turn.play");
+    buttons->addButton(tr("Close"), QDialogButtonBox::RejectRole);
     column->addWidget(buttons);
     connect(again, &QPushButton::clicked, this, &TurnDialog::play);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);

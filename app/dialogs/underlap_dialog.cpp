@@ -36,15 +36,16 @@ QTableWidgetItem* pieceItem(const quilt::Quilt& quilt, const quilt::Block& block
 } // namespace
 
 UnderlapDialog::UnderlapDialog(UnderlapQuestion question, QWidget* parent)
-    : Form("What tucks under what on " + q(quilt::the(question.quilt.blocks, question.block).name), parent),
+    : Form(tr("What tucks under what on %1").arg(q(quilt::the(question.quilt.blocks, question.block).name)),
+           parent),
       m_quilt(std::move(question.quilt)), m_id(question.block), m_grown(block()),
       m_amount(named(new QLineEdit(this), "underlap.amount")),
-      m_drawn(named(new QRadioButton("as drawn", this), "underlap.drawn")),
-      m_lighter(named(new QRadioButton("the lighter one", this), "underlap.lighter")),
+      m_drawn(named(new QRadioButton(tr("as drawn"), this), "underlap.drawn")),
+      m_lighter(named(new QRadioButton(tr("the lighter one"), this), "underlap.lighter")),
       m_table(named(new QTableWidget(0, 3, this), "underlap.table")),
-      m_turn(named(new QPushButton("The other way round", this), "underlap.turn")),
-      m_back(named(new QPushButton("As it was proposed", this), "underlap.back")), m_says(new QLabel(this)),
-      m_picture(named(new LayerPicture(this), "underlap.picture")), m_newest(this) {
+      m_turn(named(new QPushButton(tr("The other way round"), this), "underlap.turn")),
+      m_back(named(new QPushButton(tr("As it was proposed"), this), "underlap.back")),
+      m_says(new QLabel(this)), m_picture(named(new LayerPicture(this), "underlap.picture")), m_newest(this) {
     auto* column = new QVBoxLayout(this);
     auto* row = new QHBoxLayout;
     column->addLayout(row, 1);
@@ -57,7 +58,7 @@ UnderlapDialog::UnderlapDialog(UnderlapQuestion question, QWidget* parent)
     m_says->setTextFormat(Qt::PlainText);
     column->addWidget(m_says);
     decide();
-    addFoot(*column, "Tuck them under", "underlap.set");
+    addFoot(*column, tr("Tuck them under"), "underlap.set");
     resize(980, 640);
 }
 
@@ -65,12 +66,12 @@ void UnderlapDialog::buildFields(QVBoxLayout& column) {
     auto* form = new QFormLayout;
     column.addLayout(form);
     m_amount->setText(typed(block().underlap.mm(), m_quilt.units, 32));
-    form->addRow("Lower pieces reach under by", m_amount);
+    form->addRow(tr("Lower pieces reach under by"), m_amount);
     auto* which = new QHBoxLayout;
     which->addWidget(m_drawn), which->addWidget(m_lighter);
-    form->addRow("Of two that meet, below goes", which);
+    form->addRow(tr("Of two that meet, below goes"), which);
     m_drawn->setChecked(true);
-    m_table->setHorizontalHeaderLabels({"Below", "Over it", "Why"});
+    m_table->setHorizontalHeaderLabels({tr("Below"), tr("Over it"), tr("Why")});
     m_table->verticalHeader()->hide();
     m_table->setSelectionBehavior(QAbstractItemView::SelectRows);
     m_table->setSelectionMode(QAbstractItemView::SingleSelection);
@@ -153,7 +154,7 @@ void UnderlapDialog::turnRound() {
     if (now != m_borders.borders.end()) return;
     block().over = before; // it would tie a knot
     decide();
-    m_says->setText("Not this way round: by what lies on what elsewhere each would lie over the other.");
+    m_says->setText(tr("Not this way round: by what lies on what elsewhere each would lie over the other."));
 }
 
 void UnderlapDialog::asBefore() {
@@ -204,12 +205,12 @@ void UnderlapDialog::paint() {
         const auto& pieceOf = [&](PieceId id) -> const quilt::Piece& {
             return quilt::the(block().pieces, id);
         };
-        m_says->setText(QString::fromStdString(quilt::calledOf(block(), pieceOf(border->lower)) +
-                                               " reaches under " +
-                                               quilt::calledOf(block(), pieceOf(border->upper)) + ": " +
-                                               words::reasonWords(border->reason) + "."));
+        m_says->setText(q(
+            words::said(N_("{0} reaches under {1}: {2}."), {quilt::calledOf(block(), pieceOf(border->lower)),
+                                                            quilt::calledOf(block(), pieceOf(border->upper)),
+                                                            words::reasonWords(border->reason)})));
     } else {
-        m_says->setText("No two pieces meet or overlap.");
+        m_says->setText(tr("No two pieces meet or overlap."));
     }
     m_picture->show(box, {std::move(pieces), std::move(beneath), std::move(marks)});
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/web_dialog.hpp"
+#include "app/look/text.hpp"
 
 #include "app/look/names.hpp"
 #include "core/edit/naming.hpp"
@@ -18,26 +19,26 @@
 namespace up::app {
 
 WebDialog::WebDialog(const quilt::Web& web, measure::System units, QWidget* parent)
-    : Form("Fusible web", parent), m_web(web), m_units(units), m_name(named(new QLineEdit(this), "web.name")),
-      m_width(named(new QLineEdit(this), "web.width")), m_length(named(new QLineEdit(this), "web.length")),
-      m_papers(named(new QComboBox(this), "web.papers")), m_kind(named(new QComboBox(this), "web.kind")),
-      m_sheets(named(new QSpinBox(this), "web.sheets")) {
+    : Form(tr("Fusible web"), parent), m_web(web), m_units(units),
+      m_name(named(new QLineEdit(this), "web.name")), m_width(named(new QLineEdit(this), "web.width")),
+      m_length(named(new QLineEdit(this), "web.length")), m_papers(named(new QComboBox(this), "web.papers")),
+      m_kind(named(new QComboBox(this), "web.kind")), m_sheets(named(new QSpinBox(this), "web.sheets")) {
     auto* column = new QVBoxLayout(this);
     auto* form = new QFormLayout;
     column->addLayout(form);
-    m_papers->addItem("one paper", 1), m_papers->addItem("two papers", 2);
+    m_papers->addItem(tr("one paper"), 1), m_papers->addItem(tr("two papers"), 2);
     m_kind->addItem("roll", false), m_kind->addItem("sheets", true);
     m_sheets->setRange(0, 1000);
-    form->addRow("Name", m_name);
-    form->addRow("Papers", m_papers);
-    form->addRow("Comes as", m_kind);
-    form->addRow("Width", m_width);
-    form->addRow("Length", m_length);
-    form->addRow("Sheets", m_sheets);
-    m_first = addPressing(*form, "First pressing", "web.first", web.first);
-    m_final = addPressing(*form, "Final pressing", "web.final", web.final);
+    form->addRow(tr("Name"), m_name);
+    form->addRow(tr("Papers"), m_papers);
+    form->addRow(tr("Comes as"), m_kind);
+    form->addRow(tr("Width"), m_width);
+    form->addRow(tr("Length"), m_length);
+    form->addRow(tr("Sheets"), m_sheets);
+    m_first = addPressing(*form, tr("First pressing"), "web.first", web.first);
+    m_final = addPressing(*form, tr("Final pressing"), "web.final", web.final);
     auto* leaflet = new QLabel(
-        "Take these from the maker's leaflet: too long or too hot, and the glue melts away.", this);
+        tr("Take these from the maker's leaflet: too long or too hot, and the glue melts away."), this);
     leaflet->setWordWrap(true);
     leaflet->setProperty("role", "quiet");
     form->addRow(leaflet);
@@ -48,10 +49,10 @@ WebDialog::WebDialog(const quilt::Web& web, measure::System units, QWidget* pare
     m_kind->setCurrentIndex(m_kind->findData(web.packet() != nullptr));
     m_sheets->setValue(web.packet() ? web.packet()->sheets : 1);
     watch({m_name, m_width, m_length, m_papers, m_kind, m_sheets});
-    addFoot(*column, "Keep it so", "web.keep");
+    addFoot(*column, tr("Keep it so"), "web.keep");
 }
 
-WebDialog::PressingFields WebDialog::addPressing(QFormLayout& form, const char* which, const char* key,
+WebDialog::PressingFields WebDialog::addPressing(QFormLayout& form, const QString& which, const char* key,
                                                  const quilt::Pressing& pressing) {
     auto* row = new QWidget(this);
     auto* line = new QHBoxLayout(row);

@@ -28,7 +28,7 @@ private:
         QLineEdit* heat;
         QCheckBox* steam;
     };
-    PressingFields addPressing(QFormLayout& form, const char* which, const char* key,
+    PressingFields addPressing(QFormLayout& form, const QString& which, const char* key,
                                const quilt::Pressing& pressing);
     [[nodiscard]] static quilt::Pressing pressingIn(const PressingFields& fields);
     [[nodiscard]] Result<void> read() override;

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/which_dialog.hpp"
+#include "app/look/text.hpp"
 
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
@@ -37,7 +38,7 @@ std::vector<plan::Candidate> allOf(const quilt::Quilt& quilt, BlockId id) {
 } // namespace
 
 WhichDialog::WhichDialog(const quilt::Quilt& quilt, BlockId block, QWidget* parent)
-    : Form("Which piece is this?", parent), m_quilt(quilt), m_block(block),
+    : Form(tr("Which piece is this?"), parent), m_quilt(quilt), m_block(block),
       m_width(named(new QLineEdit(this), "which.width")),
       m_height(named(new QLineEdit(this), "which.height")),
       m_list(named(new QListWidget(this), "which.list")),
@@ -47,11 +48,11 @@ WhichDialog::WhichDialog(const quilt::Quilt& quilt, BlockId block, QWidget* pare
     side->setFixedWidth(380);
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(0, 0, 0, 0);
-    auto* ask = new QLabel("Measure the piece as it lies, either way up:", side);
+    auto* ask = new QLabel(tr("Measure the piece as it lies, either way up:"), side);
     column->addWidget(ask);
     auto* sides = new QHBoxLayout;
-    m_width->setPlaceholderText("across, 2 1/4");
-    m_height->setPlaceholderText("up, 3");
+    m_width->setPlaceholderText(tr("across, 2 1/4"));
+    m_height->setPlaceholderText(tr("up, 3"));
     sides->addWidget(m_width);
     sides->addWidget(new QLabel("×", side));
     sides->addWidget(m_height);
@@ -68,7 +69,7 @@ WhichDialog::WhichDialog(const quilt::Quilt& quilt, BlockId block, QWidget* pare
     watch({m_width, m_height});
     connect(m_list, &QListWidget::currentRowChanged, this, &WhichDialog::showCurrent);
     connect(m_picture, &TruePicture::resized, this, &WhichDialog::showCurrent);
-    addFoot(*column, "It is this one", "which.choose");
+    addFoot(*column, tr("It is this one"), "which.choose");
 }
 
 Result<void> WhichDialog::read() {
@@ -118,7 +119,7 @@ void WhichDialog::fill(const Ranking& ranking) {
         const auto* block = quilt::find(m_quilt.blocks, candidate.block);
         const auto* piece = quilt::find(block->pieces, candidate.piece);
         QString text = QString::fromStdString(quilt::calledOf(*block, *piece));
-        if (candidate.block != m_block) text += " of " + QString::fromStdString(block->name);
+        if (candidate.block != m_block) text = tr("%1 of %2").arg(text, q(block->name));
         if (!facts.empty() || candidate.off > 0)
             text += "  —  " + QString::fromStdString(words::fitWords(candidate, m_quilt.units));
         if (i < facts.size() && !facts[i].empty())
@@ -143,17 +144,17 @@ void WhichDialog::showCurrent() {
     const auto chosen = answer();
     const auto* block = quilt::find(m_quilt.blocks, chosen.block);
     const auto* piece = block ? quilt::find(block->pieces, chosen.piece) : nullptr;
-    if (!piece) return m_about->setText("No pieces yet.");
+    if (!piece) return m_about->setText(tr("No pieces yet."));
     const auto* fabric = quilt::find(m_quilt.fabrics, piece->fabric);
     m_picture->show(*piece, chosen.turn, fabric ? look::q(fabric->colour) : look::q(look::webPaper), false);
     const auto size = measure::saySize(measure::Length::ofMm(chosen.width),
                                        measure::Length::ofMm(chosen.height), m_quilt.units);
     const double reduction = m_picture->reduction();
-    m_about->setText(QString("%1, fabric side up%2. Each square of the grid is one inch.")
+    m_about->setText(tr("%1, fabric side up%2. Each square of the grid is one inch.")
                          .arg(QString::fromStdString(size),
                               reduction <= 1
-                                  ? QString(", at true size if your screen knows its own")
-                                  : QString(", %1 times smaller than it is").arg(reduction, 0, 'f', 1)));
+                                  ? tr(", at true size if your screen knows its own")
+                                  : tr(", %1 times smaller than it is").arg(reduction, 0, 'f', 1)));
 }
 
 } // namespace up::app

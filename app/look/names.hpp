@@ -2,6 +2,8 @@
 // Object name, accessible name and tooltip of every control, from one table.
 #pragma once
 
+#include "app/look/text.hpp"
+
 #include <QAction>
 #include <QWidget>
 
@@ -20,8 +22,8 @@ struct ControlWords {
 template<class Widget> Widget* named(Widget* widget, const char* key) {
     const auto& words = wordsOf(key);
     widget->setObjectName(key);
-    widget->setAccessibleName(words.accessible);
-    widget->setToolTip(words.tip);
+    widget->setAccessibleName(tr(words.accessible));
+    widget->setToolTip(tr(words.tip));
     return widget;
 }
 

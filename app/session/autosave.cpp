@@ -53,7 +53,7 @@ void Autosave::keepAside() {
         const auto why = QString::fromStdString(words::sentence(kept.error()));
         QMetaObject::invokeMethod(this, [this, why] {
             if (!std::exchange(m_said, true))
-                emit told("No copy of unsaved work can be kept, so save often. " + why);
+                emit told(QObject::tr("No copy of unsaved work can be kept, so save often. %1").arg(why));
         });
     });
 }

@@ -4,7 +4,8 @@
 namespace up::app {
 
 Mending::Mending(Session& session, QObject* parent) : QObject(parent), m_session(session) {
-    connect(&m_errand, &Errand::stopped, this, [this] { emit told("Stopped; nothing has been changed."); });
+    connect(&m_errand, &Errand::stopped, this,
+            [this] { emit told(QObject::tr("Stopped; nothing has been changed.")); });
 }
 
 void Mending::start(const QString& what, Remedy remedy, Saying then) {
@@ -14,7 +15,7 @@ void Mending::start(const QString& what, Remedy remedy, Saying then) {
 void Mending::run(Order order) {
     const auto block = order.block;
     if (block && !quilt::find(m_session.quilt().blocks, block))
-        return emit told("The block that this was for is gone, so nothing was done.");
+        return emit told(QObject::tr("The block that this was for is gone, so nothing was done."));
     const auto state = m_session.state();
     const auto what = order.what;
     const auto remedy = order.remedy; // the order goes along to the end
@@ -35,7 +36,7 @@ void Mending::finish(const Mended& mended, std::uint64_t state, BlockId block, c
     constexpr int mostTries = 5; // somebody who edits without a pause
     if (m_session.state() != state) {
         if (order.tries >= mostTries)
-            return emit told("The quilt keeps changing, so nothing was done. Ask for it again.");
+            return emit told(QObject::tr("The quilt keeps changing, so nothing was done. Ask for it again."));
         auto again = order;
         ++again.tries;
         return run(std::move(again));

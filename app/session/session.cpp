@@ -22,9 +22,9 @@ View viewOf(Tread tread) {
 
 QString nameOf(View view) {
     switch (view) {
-    case View::landing: return "Landing";
-    case View::stash: return "Stash";
-    case View::logbook: return "Logbook";
+    case View::landing: return QObject::tr("Landing");
+    case View::stash: return QObject::tr("Stash");
+    case View::logbook: return QObject::tr("Logbook");
     case View::draw:
     case View::trace:
     case View::bond:
@@ -44,7 +44,8 @@ std::optional<View> viewNamed(const QString& name) {
 }
 
 Session::Session(std::function<std::int64_t()> clock, QObject* parent)
-    : QObject(parent), m_clock(std::move(clock)), m_history(quilt::emptyQuilt("New quilt")) {
+    : QObject(parent), m_clock(std::move(clock)),
+      m_history(quilt::emptyQuilt(QObject::tr("New quilt").toStdString())) {
     settle();
 }
 
@@ -255,7 +256,7 @@ bool Session::takeOver() {
     const auto path = m_place.path();
     const auto bytes = store::readFile(path);
     auto theirs = bytes.and_then([&](const std::string& text) { return store::readQuilt(text, path); });
-    if (!apply(std::move(theirs), "take the changed file over")) return false;
+    if (!apply(std::move(theirs), QObject::tr("take the changed file over"))) return false;
     m_place.wrote(*bytes);
     m_history.markClean();
     emit changed(Change::file);

@@ -4,6 +4,7 @@
 
 #include "app/look/look.hpp"
 #include "core/shape/deepest.hpp"
+#include "words/translated.hpp"
 
 #include <algorithm>
 
@@ -30,9 +31,8 @@ Panel patchPanel(const Look& look, const plan::Chunk& chunk) {
     Panel panel;
     panel.side = Side::paper;
     panel.caption = drawn::fabricName(look.quilt, chunk.fabric);
-    panel.below = patchSize(look, chunk) + "\npieces " + numbersOf(look.block, chunk.pieces);
-    if (chunk.pieces.size() == 1)
-        panel.below = patchSize(look, chunk) + "\npiece " + numbersOf(look.block, chunk.pieces);
+    panel.below = words::said(N2_("{1}\npiece {2}", "{1}\npieces {2}"), chunk.pieces.size(),
+                              {patchSize(look, chunk), numbersOf(look.block, chunk.pieces)});
     panel.done = isBonded(look, chunk);
     panel.box = {0, 0, chunk.patch.width.mm(), chunk.patch.height.mm()};
     const auto toPatch = shape::Transform::moveBy(panel.box.centre().x - chunkBox.centre().x,
@@ -66,12 +66,14 @@ Panel patchPanel(const Look& look, const plan::Chunk& chunk) {
 
 ViewParts bondParts(const Look& look) {
     ViewParts parts;
-    parts.scene.empty = "Nothing is laid out on web yet.\nGo down to Trace and lay the pieces out first.";
-    parts.rows.title = "To press";
+    parts.scene.empty =
+        words::tr("Nothing is laid out on web yet.\nGo down to Trace and lay the pieces out first.");
+    parts.rows.title = words::tr("To press");
     for (const auto& chunk : look.derived.trace().chunks) {
         parts.scene.panels.push_back(patchPanel(look, chunk));
-        Row row{numbersOf(look.block, chunk.pieces) + " on " + drawn::fabricName(look.quilt, chunk.fabric),
-                "at least " + patchSize(look, chunk), chunk.pieces.front()};
+        Row row{words::said(N_("{0} on {1}"), {numbersOf(look.block, chunk.pieces),
+                                               drawn::fabricName(look.quilt, chunk.fabric)}),
+                words::said(N_("at least {0}"), {patchSize(look, chunk)}), chunk.pieces.front()};
         row.swatch = drawn::clothOf(look.quilt, chunk.fabric);
         row.done = isBonded(look, chunk);
         row.next = !look.next.pieces.empty() && std::find(chunk.pieces.begin(), chunk.pieces.end(),

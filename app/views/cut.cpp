@@ -4,6 +4,7 @@
 
 #include "app/look/look.hpp"
 #include "words/sentences.hpp"
+#include "words/translated.hpp"
 
 #include <algorithm>
 
@@ -41,13 +42,14 @@ Panel cutPanel(const Look& look, const quilt::Piece& piece) {
 ViewParts cutParts(const Look& look) {
     ViewParts parts;
     parts.scene.sameScale = false;
-    parts.rows.title = "To mark and cut";
+    parts.rows.title = words::tr("To mark and cut");
     for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
         const auto& piece = look.block.pieces[i];
         parts.scene.panels.push_back(cutPanel(look, piece));
         Row row{quilt::calledOf(look.block, piece), words::state(piece.work.step), piece.id};
         if (piece.hasMarks() && piece.work.step < quilt::Step::laid)
-            row.detail += piece.work.marksDrawn ? ", marks drawn" : ", marks to draw";
+            row.detail = words::said(
+                piece.work.marksDrawn ? N_("{0}, marks drawn") : N_("{0}, marks to draw"), {row.detail});
         row.swatch = drawn::clothOf(look.quilt, piece.fabric);
         row.done = piece.work.step >= quilt::Step::cleanCut;
         row.next = parts.scene.panels.back().chosen;

@@ -4,6 +4,7 @@
 
 #include "app/look/look.hpp"
 #include "words/judge_words.hpp"
+#include "words/translated.hpp"
 
 #include <cmath>
 
@@ -114,16 +115,14 @@ sheet::Layer axisLayer(const Look& look, const plan::Judgement& judged) {
 
 std::string alikeSummary(const quilt::Block& block, const plan::Judgement& judged) {
     const auto groups = words::groupWords(block, judged);
-    if (groups.empty()) return "No two pieces are alike.";
-    std::string out;
-    for (std::size_t i = 0; i < std::min<std::size_t>(groups.size(), 2); ++i)
-        out += (i ? "; " : "") + groups[i];
-    return groups.size() > 2 ? out + "; and more" : out;
+    if (groups.empty()) return words::tr("No two pieces are alike.");
+    if (groups.size() == 1) return groups.front();
+    return words::said(groups.size() > 2 ? N_("{0}; {1}; and more") : N_("{0}; {1}"), {groups[0], groups[1]});
 }
 
 /// What each piece needs, top first; until it is known, where the piece lies.
 Rows needRows(const Look& look, const plan::Judgement* judged) {
-    Rows rows{"What each piece needs", {}};
+    Rows rows{words::tr("What each piece needs"), {}};
     for (std::size_t i = look.block.pieces.size(); i-- > 0;) {
         const auto& piece = look.block.pieces[i];
         Row row{quilt::calledOf(look.block, piece), "", piece.id};

@@ -4,6 +4,7 @@
 
 #include "app/look/look.hpp"
 #include "core/plan/work/progress.hpp"
+#include "words/translated.hpp"
 
 namespace up::app {
 
@@ -28,16 +29,18 @@ ViewParts finishParts(const Look& look) {
                                        true});
     panel.layers.push_back(std::move(layer));
     parts.scene.panels.push_back(std::move(panel));
-    parts.rows.title = "Sizes";
+    parts.rows.title = words::tr("Sizes");
     parts.rows.rows = {
-        {"Trim to " + measure::saySize(width, height, look.quilt.units),
-         "dashed brass line: the raw edge",
+        {words::said(N_("Trim to {0}"), {measure::saySize(width, height, look.quilt.units)}),
+         words::tr("dashed brass line: the raw edge"),
          {}},
-        {"Finished " + measure::saySize(look.block.width, look.block.height, look.quilt.units),
-         "inside a ¼ in seam allowance all round",
+        {words::said(N_("Finished {0}"),
+                     {measure::saySize(look.block.width, look.block.height, look.quilt.units)}),
+         words::tr("inside a ¼ in seam allowance all round"),
          {}},
-        {std::to_string(look.block.pieces.size()) + " pieces",
-         std::to_string(plan::countOf(look.block, quilt::Tread::stitch).done) + " of them stitched",
+        {words::said(N2_("{0} piece", "{0} pieces"), look.block.pieces.size()),
+         words::said(N2_("{0} of them stitched", "{0} of them stitched"),
+                     static_cast<std::size_t>(plan::countOf(look.block, quilt::Tread::stitch).done)),
          {}}};
     parts.rows.rows.front().done = look.block.trimmed;
     return parts;

@@ -4,6 +4,7 @@
 
 #include "app/look/look.hpp"
 #include "words/sentences.hpp"
+#include "words/translated.hpp"
 
 #include <algorithm>
 
@@ -13,7 +14,7 @@ ViewParts fuseParts(const Look& look) {
     ViewParts parts;
     auto panel = blockPanel(look, quilt::Step::laid, false);
     sheet::Layer ready{"ready", {}, {}, quilt::cutBox(look.block)};
-    parts.rows.title = "To fuse and test";
+    parts.rows.title = words::tr("To fuse and test");
     for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
         const auto& piece = look.block.pieces[i];
         Row row{quilt::calledOf(look.block, piece), words::state(piece.work.step), piece.id};

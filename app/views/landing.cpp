@@ -4,6 +4,7 @@
 
 #include "core/plan/work/progress.hpp"
 #include "words/sentences.hpp"
+#include "words/translated.hpp"
 
 #include <algorithm>
 
@@ -52,24 +53,25 @@ ViewParts landingParts(const quilt::Quilt& quilt, BlockId chosen) {
     ViewParts parts;
     parts.scene.badges = Badges::arrows;
     parts.scene.columns = std::min(quilt.columns, static_cast<int>(quilt.blocks.size()));
-    parts.scene.empty =
-        "This quilt has no block yet.\nPress “New block…” and give its finished size, then import a drawing.";
-    parts.rows.title = "What is left";
+    parts.scene.empty = words::tr(
+        "This quilt has no block yet.\nPress “New block…” and give its finished size, then import a "
+        "drawing.");
+    parts.rows.title = words::tr("What is left");
     for (const auto& block : quilt.blocks)
         parts.scene.panels.push_back(wallPanel(quilt, block, block.id == chosen));
     for (const auto* block : byProgress(quilt)) {
         const auto tread = plan::currentTread(*block);
         const int left = plan::countOf(*block, tread).left();
         Row row{block->name,
-                words::treadName(tread) + ", " + std::to_string(left) +
-                    (left == 1 ? " piece left" : " pieces left"),
+                words::said(N2_("{1}, {0} piece left", "{1}, {0} pieces left"),
+                            static_cast<std::size_t>(left), {words::treadName(tread)}),
                 block->id};
         if (block->trimmed)
-            row.detail = "finished";
+            row.detail = words::tr("finished");
         else if (tread == quilt::Tread::finish)
-            row.detail = "trim it to size";
+            row.detail = words::tr("trim it to size");
         else if (block->pieces.empty())
-            row.detail = "import a drawing";
+            row.detail = words::tr("import a drawing");
         row.done = block->trimmed;
         row.next = block->id == chosen;
         parts.rows.rows.push_back(std::move(row));

@@ -6,6 +6,7 @@
 #include "core/plan/lay/roll_call.hpp"
 #include "core/sheet/figures.hpp"
 #include "words/lay_words.hpp"
+#include "words/translated.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -125,7 +126,7 @@ Panel tablePanel(const Look& look, const plan::RollCall& call) {
     double size = 0;
     auto cells = cellsOf(look, call);
     const double largest = largestOf(look.block);
-    panel.below = "Small pieces are drawn larger than they are.";
+    panel.below = words::tr("Small pieces are drawn larger than they are.");
     panel.box = tableFor(cells, size);
     sheet::Layer table{"table", {sheet::box(panel.box, look::plaster, {})}, {}, {}},
         ticks{"ticks", {}, {}, {}};
@@ -166,10 +167,10 @@ Panel tablePanel(const Look& look, const plan::RollCall& call) {
 
 ViewParts layCountParts(const Look& look) {
     ViewParts parts;
-    parts.rows.title = "All there?";
+    parts.rows.title = words::tr("All there?");
     const auto judged = look.derived.judgement();
     if (!judged) {
-        parts.scene.empty = "Comparing the shapes…";
+        parts.scene.empty = words::tr("Comparing the shapes…");
         return parts;
     }
     const auto call = plan::rollCall(look.block, *judged);

@@ -5,6 +5,7 @@
 #include "app/views/pieces.hpp"
 #include "core/sheet/figures.hpp"
 #include "words/lay_words.hpp"
+#include "words/translated.hpp"
 
 #include <cmath>
 
@@ -106,7 +107,8 @@ void putOnGround(Panel& panel, const Look& look) {
     panel.box = ground.box;
     panel.below = words::groundWords(ground, look.quilt.units);
     if (ground.across.cut.size() > 1)
-        panel.below += ", strips " + words::seamWords(ground.across, look.quilt.units);
+        panel.below = words::said(N_("{0}, strips {1}"),
+                                  {panel.below, words::seamWords(ground.across, look.quilt.units)});
     for (const auto& strip : ground.along)
         if (strip.cut.size() > 1) panel.below += "; " + words::seamWords(strip, look.quilt.units);
     panel.layers.insert(panel.layers.begin(), roomLayer(look));
@@ -115,7 +117,7 @@ void putOnGround(Panel& panel, const Look& look) {
 }
 
 Rows layRows(const Look& look, const Placements* placements) {
-    Rows rows{"Laying out, step by step", {}};
+    Rows rows{words::tr("Laying out, step by step"), {}};
     const auto units = look.quilt.units;
     for (const auto& step : stepsOf(look, placements)) {
         const auto& piece = look.block.pieces[step.piece];
@@ -124,12 +126,12 @@ Rows layRows(const Look& look, const Placements* placements) {
         row.done = piece.work.step >= quilt::Step::laid;
         if (step.forAMoment) {
             if (row.done) continue;
-            row.text += ", for a moment";
-            row.detail = "as a guide; lift it off again";
+            row.text = words::said(N_("{0}, for a moment"), {row.text});
+            row.detail = words::tr("as a guide; lift it off again");
         } else {
             row.detail = words::measureWords(step.measures, units);
             if (const auto tucks = words::tuckWords(look.block, step, units); !tucks.empty())
-                row.detail += "; " + tucks;
+                row.detail = words::said(N_("{0}; {1}"), {row.detail, tucks});
             row.next = !look.next.pieces.empty() && look.next.pieces.front() == piece.id;
         }
         rows.rows.push_back(std::move(row));

@@ -4,6 +4,7 @@
 
 #include "app/look/look.hpp"
 #include "core/base/text.hpp"
+#include "words/translated.hpp"
 
 #include <algorithm>
 
@@ -11,7 +12,8 @@ namespace up::app {
 namespace {
 
 std::string pressingWords(const quilt::Pressing& p) {
-    return plainNumber(p.seconds, 1) + " s " + p.heat + (p.steam ? ", steam" : ", no steam");
+    return words::said(p.steam ? N_("{0} s {1}, steam") : N_("{0} s {1}, no steam"),
+                       {plainNumber(p.seconds, 1), p.heat});
 }
 
 Panel swatch(const std::string& name, const std::string& below, Colour colour, double width, double height) {
@@ -33,11 +35,12 @@ std::string usesOf(const quilt::Quilt& quilt, FabricId fabric) {
         grounds += block.background == fabric;
     }
     std::string out;
-    if (pieces > 0) out = std::to_string(pieces) + (pieces == 1 ? " piece" : " pieces");
+    if (pieces > 0) out = words::said(N2_("{0} piece", "{0} pieces"), static_cast<std::size_t>(pieces));
     if (grounds > 0)
-        out += (out.empty() ? "" : "\n") + ("background of " + std::to_string(grounds)) +
-               (grounds == 1 ? " block" : " blocks");
-    return out.empty() ? "not used" : out;
+        out += (out.empty() ? "" : "\n") +
+               words::said(N2_("background of {0} block", "background of {0} blocks"),
+                           static_cast<std::size_t>(grounds));
+    return out.empty() ? words::tr("not used") : out;
 }
 
 /// Each as large as its panel allows: its size is written under it.
@@ -49,9 +52,11 @@ std::vector<Panel> offCutPanels(const quilt::Quilt& quilt) {
         Panel panel;
         panel.side = Side::plain;
         panel.tag = offCut.id;
-        panel.caption = "Off-cut " + std::to_string(++number);
+        panel.caption = words::said(N_("Off-cut {0}"), {std::to_string(++number)});
         panel.box = area.bounds();
-        panel.below = sizeOf(quilt, panel.box) + (offCut.from.empty() ? "" : "\nfrom " + offCut.from);
+        panel.below = offCut.from.empty()
+                          ? sizeOf(quilt, panel.box)
+                          : words::said(N_("{0}\nfrom {1}"), {sizeOf(quilt, panel.box), offCut.from});
         panel.layers.push_back({"web",
                                 {sheet::Shape{sheet::contoursOf(area), look::webPaper,
                                               sheet::Pen{look::slate, 1, sheet::Dash::dashed}}},
@@ -68,26 +73,29 @@ ViewParts stashParts(const quilt::Quilt& quilt) {
     ViewParts parts;
     parts.scene.badges = Badges::arrows;
     parts.scene.sameScale = false;
-    parts.scene.empty = "The stash is empty.";
+    parts.scene.empty = words::tr("The stash is empty.");
     for (auto& panel : offCutPanels(quilt))
         parts.scene.panels.push_back(std::move(panel));
     for (const auto& fabric : quilt.fabrics) {
         parts.scene.panels.push_back(swatch(fabric.name, usesOf(quilt, fabric.id), fabric.colour, 60, 40));
     }
-    parts.rows.title = "Web";
+    parts.rows.title = words::tr("Web");
     for (const auto& web : quilt.webs) {
         const auto size = measure::saySize(web.width, web.length(), quilt.units);
+        const auto stock = web.packet() ? words::said(N2_("{0} sheet {1}", "{0} sheets {1}"),
+                                                      static_cast<std::size_t>(web.packet()->sheets), {size})
+                                        : words::said(N_("roll {0}"), {size});
         Row row{web.name,
-                (web.packet() ? std::to_string(web.packet()->sheets) + " sheets " : "roll ") + size,
+                words::said(N_("{0}\nfirst {1}; final {2}"),
+                            {stock, pressingWords(web.first), pressingWords(web.final)}),
                 {}};
-        row.detail += "\nfirst " + pressingWords(web.first) + "; final " + pressingWords(web.final);
         row.swatch = look::webPaper;
         parts.rows.rows.push_back(std::move(row));
     }
     if (!quilt.offCuts.empty())
         parts.rows.rows.push_back(
-            {std::to_string(quilt.offCuts.size()) + (quilt.offCuts.size() == 1 ? " off-cut" : " off-cuts"),
-             "They are laid out on first. Click one that is not there any more.",
+            {words::said(N2_("{0} off-cut", "{0} off-cuts"), quilt.offCuts.size()),
+             words::tr("They are laid out on first. Click one that is not there any more."),
              {}});
     return parts;
 }

@@ -3,6 +3,7 @@
 #include "app/views/pieces.hpp"
 
 #include "app/look/look.hpp"
+#include "words/translated.hpp"
 
 #include <algorithm>
 
@@ -25,7 +26,7 @@ void addEdge(sheet::Layer& layer, const Look& look, const plan::StitchRun& run, 
 
 std::string threadName(const quilt::Quilt& quilt, ThreadId id) {
     const auto* thread = find(quilt.threads, id);
-    return thread ? thread->name : "no thread yet";
+    return thread ? thread->name : words::tr("no thread yet");
 }
 
 } // namespace
@@ -46,7 +47,7 @@ ViewParts stitchParts(const Look& look) {
         if (!run.done) left = left + run.length;
         Row row{quilt::calledOf(look.block, the(look.block.pieces, run.piece)),
                 threadName(look.quilt, run.thread) + ", " + near(look.quilt, run.length.mm()), run.piece};
-        if (!run.done && run.thread != on) row.detail = "Thread: " + row.detail;
+        if (!run.done && run.thread != on) row.detail = words::said(N_("Thread: {0}"), {row.detail});
         if (!run.done) on = run.thread;
         row.swatch = threadColour(look.quilt, run.thread);
         row.done = run.done;
@@ -55,11 +56,12 @@ ViewParts stitchParts(const Look& look) {
     }
     panel.layers.insert(panel.layers.end() - 2, std::move(edges)); // under what is chosen, and the numbers
     parts.scene.panels.push_back(std::move(panel));
-    const int changes = plan.threadChanges;
-    parts.rows.title = left == measure::Length{}
-                           ? "All edges are stitched"
-                           : near(look.quilt, left.mm()) + " to stitch, " + std::to_string(changes) +
-                                 (changes == 1 ? " thread change" : " thread changes");
+    const auto changes = static_cast<std::size_t>(plan.threadChanges);
+    parts.rows.title =
+        left == measure::Length{}
+            ? words::tr("All edges are stitched")
+            : words::said(N2_("{1} to stitch, {0} thread change", "{1} to stitch, {0} thread changes"),
+                          changes, {near(look.quilt, left.mm())});
     return parts;
 }
 

@@ -3,6 +3,7 @@
 #include "app/views/pieces.hpp"
 #include "app/views/trace_sheet.hpp"
 #include "words/trace_words.hpp"
+#include "words/translated.hpp"
 
 #include <algorithm>
 
@@ -11,13 +12,14 @@ namespace {
 
 /// Before there is a layout: what will be traced for which fabric.
 Rows byFabric(const Look& look) {
-    Rows rows{"To trace, by fabric", {}};
+    Rows rows{words::tr("To trace, by fabric"), {}};
     for (const auto& fabric : look.quilt.fabrics) {
         std::vector<PieceId> pieces;
         for (const auto& piece : look.block.pieces)
             if (piece.fabric == fabric.id) pieces.push_back(piece.id);
         if (pieces.empty()) continue;
-        Row row{fabric.name, (pieces.size() == 1 ? "piece " : "pieces ") + numbersOf(look.block, pieces),
+        Row row{fabric.name,
+                words::said(N2_("piece {1}", "pieces {1}"), pieces.size(), {numbersOf(look.block, pieces)}),
                 pieces.front()};
         row.swatch = fabric.colour;
         rows.rows.push_back(std::move(row));
@@ -40,10 +42,11 @@ void addUnplaced(const Look& look, Rows& rows) {
     for (const auto& unplaced : look.block.layout->unplaced) {
         const auto* piece = find(look.block.pieces, unplaced.piece);
         if (!piece) continue;
-        rows.rows.push_back(
-            {"Not placed: " + quilt::calledOf(look.block, *piece),
-             unplaced.reason == quilt::WhyNot::largerThanSheet ? "larger than the web" : "no web left",
-             piece->id});
+        rows.rows.push_back({words::said(N_("Not placed: {0}"), {quilt::calledOf(look.block, *piece)}),
+                             unplaced.reason == quilt::WhyNot::largerThanSheet
+                                 ? words::tr("larger than the web")
+                                 : words::tr("no web left"),
+                             piece->id});
     }
 }
 
@@ -54,9 +57,10 @@ ViewParts traceParts(const Look& look) {
     const auto& trace = look.derived.trace();
     const auto* web = find(look.quilt.webs, look.block.web);
     if (!look.block.layout || !web) {
-        parts.scene.empty = "Nothing is laid out yet.\n“Lay out” reverses every piece, groups them by fabric "
-                            "and fits them on " +
-                            (web ? web->name : std::string("the web")) + ".";
+        parts.scene.empty =
+            words::said(N_("Nothing is laid out yet.\n“Lay out” reverses every piece, groups them by "
+                           "fabric and fits them on {0}."),
+                        {web ? web->name : words::tr("the web")});
         parts.rows = byFabric(look);
         return parts;
     }
@@ -68,7 +72,7 @@ ViewParts traceParts(const Look& look) {
         parts.scene.panels.push_back(sheetPanel(drawing, sheet, drawn::For::screen));
     if (parts.scene.panels.empty())
         parts.scene.empty =
-            "None of the pieces has a place on the web.\nChoose another web or lay out again.";
+            words::tr("None of the pieces has a place on the web.\nChoose another web or lay out again.");
     parts.scene.draggable = std::any_of(look.block.pieces.begin(), look.block.pieces.end(),
                                         [](const auto& p) { return p.work.step == quilt::Step::toTrace; });
     parts.rows.title = words::costWords(look.quilt, plan::costOf(trace, layout));

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/views/trace_sheet.hpp"
+#include "words/translated.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -8,15 +9,14 @@ namespace up::app {
 namespace {
 
 std::string below(const drawn::TracedSheet& made, const plan::SheetUse& sheet) {
-    if (sheet.from.putAway) return "rough cut; what was left is in the stash";
-    std::string out;
+    if (sheet.from.putAway) return words::tr("rough cut; what was left is in the stash");
+    const double all = std::max(sheet.area.area(), 1.0);
+    auto out = words::said(N_("{0} % used"), {std::to_string(std::lround(100 * sheet.taken / all))});
     if (made.traced > 0)
-        out = std::to_string(made.traced) + " of " + std::to_string(made.pieces) + " traced · ";
-    const double all = sheet.area.area();
-    out += std::to_string(static_cast<int>(std::lround(100 * sheet.taken / std::max(all, 1.0)))) + " % used";
+        out = words::said(N_("{0} of {1} traced · {2}"),
+                          {std::to_string(made.traced), std::to_string(made.pieces), out});
     if (made.worth > 0)
-        out += made.worth == 1 ? " · one off-cut to keep"
-                               : " · " + std::to_string(made.worth) + " off-cuts to keep";
+        out = words::said(N2_("{1} · one off-cut to keep", "{1} · {0} off-cuts to keep"), made.worth, {out});
     return out;
 }
 

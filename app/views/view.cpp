@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/views/view.hpp"
+#include "words/translated.hpp"
 
 namespace up::app {
 namespace {
@@ -23,15 +24,15 @@ ViewParts treadParts(View view, const Look& look) {
 
 /// Where nothing is drawn yet, the way a block goes.
 Rows wayOfABlock() {
-    return {"How a block goes",
-            {{"1 Draw", "bring the pattern in and set its size", {}},
-             {"2 Trace", "lay the reversed pieces out on web", {}},
-             {"3 Bond", "press web to the wrong side of fabric", {}},
-             {"4 Cut", "draw the marks, cut on the line", {}},
-             {"5 Lay", "paper off, every piece in its place", {}},
-             {"6 Fuse", "press for good, test the edges", {}},
-             {"7 Stitch", "the edges that show, lowest first", {}},
-             {"8 Finish", "trim to size", {}}}};
+    return {words::tr("How a block goes"),
+            {{words::tr("1 Draw"), words::tr("bring the pattern in and set its size"), {}},
+             {words::tr("2 Trace"), words::tr("lay the reversed pieces out on web"), {}},
+             {words::tr("3 Bond"), words::tr("press web to the wrong side of fabric"), {}},
+             {words::tr("4 Cut"), words::tr("draw the marks, cut on the line"), {}},
+             {words::tr("5 Lay"), words::tr("paper off, every piece in its place"), {}},
+             {words::tr("6 Fuse"), words::tr("press for good, test the edges"), {}},
+             {words::tr("7 Stitch"), words::tr("the edges that show, lowest first"), {}},
+             {words::tr("8 Finish"), words::tr("trim to size"), {}}}};
 }
 
 } // namespace
@@ -47,12 +48,14 @@ ViewParts partsFor(Session& session) {
     }
     const auto* block = session.block();
     if (!block) {
-        parts.scene.empty = "This quilt has no block yet.\nPress “New block…” and give its finished size, or "
-                            "bring a pattern in under Draw.";
+        parts.scene.empty =
+            words::tr("This quilt has no block yet.\nPress “New block…” and give its finished size, or "
+                      "bring a pattern in under Draw.");
         parts.rows = wayOfABlock();
     } else if (block->pieces.empty()) {
         parts.scene.empty =
-            "“" + block->name + "” has no pieces yet.\nImport a drawing: every filled shape becomes a piece.";
+            words::said(N_("“{0}” has no pieces yet.\nImport a drawing: every filled shape becomes a piece."),
+                        {block->name});
         parts.rows = wayOfABlock();
     } else {
         const auto next = session.next();

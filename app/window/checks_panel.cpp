@@ -49,8 +49,9 @@ void ChecksPanel::refresh() {
         m_unfolded.reset();
         m_most = firstShown;
     }
-    m_title->setText(rows.empty() ? "Checks: all well"
-                                  : "Checks: " + QString::number(rows.size()) + " to look at");
+    m_title->setText(
+        rows.empty() ? tr("Checks: all well")
+                     : q(words::said(N2_("Checks: {0} to look at", "Checks: {0} to look at"), rows.size())));
     for (const auto& row : rows)
         m_rows->addWidget(boxFor(row));
     if (m_checker.left() > 0) m_rows->addWidget(leftBox());
@@ -104,7 +105,7 @@ ChecksPanel::Box* ChecksPanel::bareBox(const check::Row& row, QWidget* parent) {
         new Box((blocked ? "✖ " : "? ") + q(words::sentence(m_session.quilt(), row)), blocked, parent);
     const bool hasPlace = row.worst().piece || !row.worst().where.isEmpty();
     if (hasPlace)
-        box->add("Show", "check.show", [this, row] {
+        box->add(tr("Show"), "check.show", [this, row] {
             m_session.pointAt(row.pieces(), {row.where(), row.spots()});
         });
     for (const auto how : row.fixes()) {
@@ -119,7 +120,7 @@ QWidget* ChecksPanel::boxFor(const check::Row& row) {
     auto* box = bareBox(row, m_list);
     if (row.count() == 1) return box;
     const bool unfolded = m_unfolded == check::rowOf(row.worst().kind);
-    box->add(unfolded ? "Together" : "One by one", "check.each",
+    box->add(unfolded ? tr("Together") : tr("One by one"), "check.each",
              [this, unfolded, kind = check::rowOf(row.worst().kind)] {
                  m_unfolded = unfolded ? std::nullopt : std::optional(kind);
                  m_most = firstShown;
@@ -133,7 +134,7 @@ QWidget* ChecksPanel::boxFor(const check::Row& row) {
     }
     if (m_most >= row.count()) return box;
     auto* more =
-        named(new QPushButton(QString("Show %1 more").arg(std::min(firstShown, row.count() - m_most)), box),
+        named(new QPushButton(tr("Show %1 more").arg(std::min(firstShown, row.count() - m_most)), box),
               "checks.more");
     box->column()->addWidget(more);
     connect(more, &QPushButton::clicked, this, [this] {
@@ -145,19 +146,19 @@ QWidget* ChecksPanel::boxFor(const check::Row& row) {
 
 QWidget* ChecksPanel::leftBox() {
     const auto count = m_checker.left();
-    auto* box = new Box(count == 1 ? QString("1 doubt left as it is.")
-                                   : QString("%1 doubts left as they are.").arg(count),
-                        false, m_list);
+    auto* box =
+        new Box(count == 1 ? tr("1 doubt left as it is.") : tr("%1 doubts left as they are.").arg(count),
+                false, m_list);
     box->findChild<QLabel*>()->setStyleSheet("color: #55626C;");
-    box->add("Ask again", "check.again", [this] {
-        m_session.apply(edit::askAgain(m_session.quilt(), m_session.blockId()), "ask again");
+    box->add(tr("Ask again"), "check.again", [this] {
+        m_session.apply(edit::askAgain(m_session.quilt(), m_session.blockId()), tr("ask again"));
     });
     return box;
 }
 
 void ChecksPanel::fix(const check::Row& row, check::Fix how) {
     const auto all = row.with(how);
-    m_mending.start(q(words::fixWords(how, all.size())).toLower(),
+    m_mending.start(q(words::fixWords(how, all.size())),
                     [all, how](const quilt::Quilt& quilt) { return mend::mended(quilt, all, how); });
 }
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/gestures.hpp"
+#include "app/look/text.hpp"
 
 #include "core/edit/stacking.hpp"
 #include "core/edit/tracing.hpp"
@@ -77,7 +78,7 @@ void MovePieces::done() {
 }
 
 MoveOnWeb::MoveOnWeb(Session& session, PieceId piece, bool alone, std::function<void(const QString&)> told)
-    : EditGesture(session, "move on the web"), m_told(std::move(told)) {
+    : EditGesture(session, tr("move on the web")), m_told(std::move(told)) {
     const auto* owner = block();
     if (!owner || !owner->layout || !find(owner->pieces, piece)) return;
     m_pieces = alone ? std::vector{piece} : plan::chunkAround(*owner->layout, piece);
@@ -86,7 +87,8 @@ MoveOnWeb::MoveOnWeb(Session& session, PieceId piece, bool alone, std::function<
         const auto* moving = find(owner->pieces, id);
         return !moving || moving->work.step != quilt::Step::toTrace;
     });
-    if (any && m_pieces.empty()) m_told("It is on paper already: what has been traced stays where it is.");
+    if (any && m_pieces.empty())
+        m_told(tr("It is on paper already: what has been traced stays where it is."));
     if (m_session.derived().tooClose().empty()) m_free = *owner->layout;
 }
 
@@ -113,10 +115,9 @@ void MoveOnWeb::done() {
     if (owner && m_free && !m_session.derived().tooClose().empty()) {
         const auto pair = m_session.derived().tooClose().front();
         const auto label = [&](PieceId id) { return QString::fromStdString(quilt::labelOf(*owner, id)); };
-        const QString what = pair.other ? QString("too close to %1").arg(label(pair.other))
-                                        : QString("over the edge of the sheet");
-        const QString said =
-            QString("%1 lay %2; it is back where it last had room.").arg(label(pair.piece), what);
+        const QString what =
+            pair.other ? tr("too close to %1").arg(label(pair.other)) : tr("over the edge of the sheet");
+        const QString said = tr("%1 lay %2; it is back where it last had room.").arg(label(pair.piece), what);
         apply(edit::changeLayout(m_session.quilt(), m_block, *m_free));
         m_told(said);
     }

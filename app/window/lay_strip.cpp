@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/lay_strip.hpp"
+#include "app/look/text.hpp"
 
 #include "app/commands/place_commands.hpp"
 #include "app/look/names.hpp"
@@ -16,10 +17,10 @@ namespace up::app {
 
 LayStrip::LayStrip(Session& session, PlaceCommands& places, QWidget* parent)
     : QFrame(parent), m_session(session), m_title(new QLabel(this)), m_says(new QLabel(this)),
-      m_back(named(new QPushButton("◀ Back", this), "dry.back")),
-      m_next(named(new QPushButton("Next ▶", this), "dry.next")),
-      m_all(named(new QPushButton("All here", this), "count.all")),
-      m_again(named(new QPushButton("Cut the missing again", this), "count.again")) {
+      m_back(named(new QPushButton(tr("◀ Back"), this), "dry.back")),
+      m_next(named(new QPushButton(tr("Next ▶"), this), "dry.next")),
+      m_all(named(new QPushButton(tr("All here"), this), "count.all")),
+      m_again(named(new QPushButton(tr("Cut the missing again"), this), "count.again")) {
     setProperty("card", true);
     setFixedHeight(sizeHint().height());
     m_title->setProperty("role", "title");
@@ -89,8 +90,8 @@ void LayStrip::follow(const std::vector<plan::PlacementStep>& dry) {
 void LayStrip::showStep() {
     const auto placements = m_session.derived().placements();
     if (!placements) {
-        m_title->setText("Step by step");
-        m_says->setText("Working out where each piece goes…");
+        m_title->setText(tr("Step by step"));
+        m_says->setText(tr("Working out where each piece goes…"));
         m_back->setEnabled(false), m_next->setEnabled(false);
         return;
     }
@@ -99,18 +100,18 @@ void LayStrip::showStep() {
     const auto step = std::min(m_session.placementShown(), dry.empty() ? 0 : dry.size() - 1);
     m_back->setEnabled(step > 0), m_next->setEnabled(step + 1 < dry.size());
     if (dry.empty()) return;
-    m_title->setText(QString("Laid dry: step %1 of %2").arg(step + 1).arg(dry.size()));
+    m_title->setText(tr("Laid dry: step %1 of %2").arg(step + 1).arg(dry.size()));
     m_says->setText(
         QString::fromStdString(words::stepWords(*m_session.block(), dry[step], m_session.quilt().units)));
 }
 
 void LayStrip::showCount() {
-    m_title->setText("All there?");
+    m_title->setText(tr("All there?"));
     const auto judged = m_session.derived().judgement();
-    if (!judged) return m_says->setText("Comparing the shapes…");
+    if (!judged) return m_says->setText(tr("Comparing the shapes…"));
     const auto call = plan::rollCall(*m_session.block(), *judged);
-    m_says->setText(QString::fromStdString(words::rollWords(*m_session.block(), call) +
-                                           " Click a piece on the mat when you have it in hand."));
+    m_says->setText(q(words::rollWords(*m_session.block(), call)) + " " +
+                    tr("Click a piece on the mat when you have it in hand."));
     m_all->setEnabled(call.missing > 0);
     m_again->setEnabled(call.missing > 0 && call.here > 0); // before anything is counted nothing is lost
 }

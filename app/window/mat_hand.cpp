@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/mat_hand.hpp"
+#include "app/look/text.hpp"
 
 #include "app/commands/trace_commands.hpp"
 #include "core/edit/stacking.hpp"
@@ -67,7 +68,7 @@ void MatHand::tick(PieceId id) {
     if (!piece) return;
     if (piece->work.step >= quilt::Step::cleanCut && piece->work.step < quilt::Step::laid)
         m_session.apply(edit::setCounted(m_session.quilt(), m_session.blockId(), {id}, !piece->counted),
-                        piece->counted ? "count as missing" : "tick off");
+                        piece->counted ? tr("count as missing") : tr("tick off"));
     m_session.choosePiece(id);
 }
 
@@ -90,7 +91,7 @@ void MatHand::turn(double degrees) {
     m_mat.letGo();
     if (m_session.view() == View::trace) {
         const auto* piece = m_session.piece();
-        if (!piece) return emit m_session.trouble("Choose a piece first: it is turned with its chunk.");
+        if (!piece) return emit m_session.trouble(tr("Choose a piece first: it is turned with its chunk."));
         const auto gesture = onWeb(piece->id, false);
         gesture->turned(degrees);
         return gesture->EditGesture::done(); // where it lies now is looked at by the eye

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/menus.hpp"
+#include "app/look/text.hpp"
 
 #include "app/canvas/mat.hpp"
 #include "app/look/names.hpp"
@@ -39,41 +40,41 @@ QAction* Menus::add(QMenu* menu, const char* key, const QString& text, const QKe
 }
 
 void Menus::buildFile() {
-    auto* menu = m_window.menuBar()->addMenu("&Quilt");
+    auto* menu = m_window.menuBar()->addMenu(tr("&Quilt"));
     auto& files = m_window.m_files;
-    add(menu, "file.new", "&New quilt", QKeySequence::New, [&] { files.startNew(); });
+    add(menu, "file.new", tr("&New quilt"), QKeySequence::New, [&] { files.startNew(); });
     add(menu, "file.open", "&Open…", QKeySequence::Open, [&] { files.open(); });
-    m_recent = menu->addMenu("Open &recent");
+    m_recent = menu->addMenu(tr("Open &recent"));
     named(m_recent->menuAction(), "file.recent");
-    add(menu, "file.sample", "Open the sa&mple quilt", {}, [&] { m_window.openSample(); });
+    add(menu, "file.sample", tr("Open the sa&mple quilt"), {}, [&] { m_window.openSample(); });
     menu->addSeparator();
     add(menu, "file.save", "&Save", QKeySequence::Save, [&] { files.save(); });
-    add(menu, "file.saveAs", "Save &as…", QKeySequence("Ctrl+Shift+S"), [&] { files.saveAs(); });
+    add(menu, "file.saveAs", tr("Save &as…"), QKeySequence("Ctrl+Shift+S"), [&] { files.saveAs(); });
     menu->addSeparator();
-    add(menu, "draw.import", "&Import a drawing…", QKeySequence("Ctrl+I"),
+    add(menu, "draw.import", tr("&Import a drawing…"), QKeySequence("Ctrl+I"),
         [&] { m_window.m_imports.importDrawing(); });
-    add(menu, "file.scan", "S&can a page from " + m_window.m_scanner.name() + "…", {}, [&] {
+    add(menu, "file.scan", tr("S&can a page from %1…").arg(m_window.m_scanner.name()), {}, [&] {
         m_window.m_imports.scanPage();
     })->setVisible(false); // a stand-in: only with the sample quilt
     add(menu, "file.print", "&Print…", QKeySequence::Print, [&] {
         m_window.m_sheets.print(m_window.m_session.view() == View::trace ? SheetCommands::Sheets::tracing
                                                                          : SheetCommands::Sheets::placement);
     });
-    add(menu, "file.light", "&Light box…", QKeySequence("Ctrl+Shift+L"),
+    add(menu, "file.light", tr("&Light box…"), QKeySequence("Ctrl+Shift+L"),
         [&] { m_window.m_sheets.openLightBox(); });
     menu->addSeparator();
     add(menu, "file.quit", "&Quit", QKeySequence::Quit, [&] { m_window.close(); });
 }
 
 void Menus::buildEdit() {
-    auto* menu = m_window.menuBar()->addMenu("&Edit");
+    auto* menu = m_window.menuBar()->addMenu(tr("&Edit"));
     auto& session = m_window.m_session;
     auto& commands = m_window.m_commands;
     m_undo = add(menu, "edit.undo", "&Undo", QKeySequence::Undo, [&] { session.undo(); });
     m_redo = add(menu, "edit.redo", "&Redo", QKeySequence("Ctrl+Y"), [&] { session.redo(); });
     m_redo->setShortcuts({QKeySequence("Ctrl+Y"), QKeySequence("Ctrl+Shift+Z")});
     menu->addSeparator();
-    add(menu, "edit.all", "Choose &all pieces", QKeySequence::SelectAll, [&] {
+    add(menu, "edit.all", tr("Choose &all pieces"), QKeySequence::SelectAll, [&] {
         std::vector<PieceId> pieces;
         if (const auto* block = session.block())
             for (const auto& piece : block->pieces)
@@ -81,21 +82,21 @@ void Menus::buildEdit() {
         session.choosePieces(std::move(pieces), {});
     });
     menu->addSeparator();
-    add(menu, "block.new", "New &block…", QKeySequence("Ctrl+B"), [&] { commands.newBlock(); });
-    add(menu, "edit.newFabric", "New &fabric…", {}, [&] { commands.newFabric(); });
-    add(menu, "edit.fabrics", "Fabri&cs…", {}, [&] { commands.editFabrics(); });
-    add(menu, "edit.newThread", "New &thread…", {}, [&] { commands.newThread(); });
-    add(menu, "edit.newWeb", "New &web…", {}, [&] { commands.newWeb(); });
+    add(menu, "block.new", tr("New &block…"), QKeySequence("Ctrl+B"), [&] { commands.newBlock(); });
+    add(menu, "edit.newFabric", tr("New &fabric…"), {}, [&] { commands.newFabric(); });
+    add(menu, "edit.fabrics", tr("Fabri&cs…"), {}, [&] { commands.editFabrics(); });
+    add(menu, "edit.newThread", tr("New &thread…"), {}, [&] { commands.newThread(); });
+    add(menu, "edit.newWeb", tr("New &web…"), {}, [&] { commands.newWeb(); });
     menu->addSeparator();
-    add(menu, "lay.left", "Turn piece left", QKeySequence(","), [&] { m_window.m_hand->turn(-5); });
-    add(menu, "lay.right", "Turn piece right", QKeySequence("."), [&] { m_window.m_hand->turn(5); });
-    add(menu, "edit.removePiece", "Remove &piece", {}, [&] { commands.removePiece(); });
+    add(menu, "lay.left", tr("Turn piece left"), QKeySequence(","), [&] { m_window.m_hand->turn(-5); });
+    add(menu, "lay.right", tr("Turn piece right"), QKeySequence("."), [&] { m_window.m_hand->turn(5); });
+    add(menu, "edit.removePiece", tr("Remove &piece"), {}, [&] { commands.removePiece(); });
     menu->addSeparator();
-    add(menu, "edit.renameQuilt", "Rename &quilt…", {}, [&] { commands.renameQuilt(); });
-    add(menu, "edit.rename", "Re&name block…", {}, [&] { commands.renameBlock(); });
-    add(menu, "edit.removeBlock", "Remove &block", {}, [&] { commands.removeBlock(); });
+    add(menu, "edit.renameQuilt", tr("Rename &quilt…"), {}, [&] { commands.renameQuilt(); });
+    add(menu, "edit.rename", tr("Re&name block…"), {}, [&] { commands.renameBlock(); });
+    add(menu, "edit.removeBlock", tr("Remove &block"), {}, [&] { commands.removeBlock(); });
     menu->addSeparator();
-    m_metric = add(menu, "edit.units", "&Metric measures", {}, [&] {
+    m_metric = add(menu, "edit.units", tr("&Metric measures"), {}, [&] {
         const bool metric = session.quilt().units == measure::System::metric;
         session.apply(
             edit::setUnits(session.quilt(), metric ? measure::System::inches : measure::System::metric),
@@ -105,87 +106,93 @@ void Menus::buildEdit() {
 }
 
 void Menus::buildPiece() {
-    auto* menu = m_window.menuBar()->addMenu("&Piece");
+    auto* menu = m_window.menuBar()->addMenu(tr("&Piece"));
     auto& shapes = m_window.m_shapes;
-    add(menu, "piece.shape", "&Add a shape…", QKeySequence("Ctrl+Shift+N"), [&] { shapes.addShape(); });
-    add(menu, "piece.measures", "Its &measures…", QKeySequence("Ctrl+M"), [&] { shapes.changeMeasures(); });
-    add(menu, "piece.arrange", "&Copies, cuts and halves…", QKeySequence("Ctrl+D"),
+    add(menu, "piece.shape", tr("&Add a shape…"), QKeySequence("Ctrl+Shift+N"), [&] { shapes.addShape(); });
+    add(menu, "piece.measures", tr("Its &measures…"), QKeySequence("Ctrl+M"),
+        [&] { shapes.changeMeasures(); });
+    add(menu, "piece.arrange", tr("&Copies, cuts and halves…"), QKeySequence("Ctrl+D"),
         [&] { shapes.arrange(); });
-    add(menu, "piece.mirror", "M&irror", QKeySequence("Ctrl+Shift+M"), [&] { shapes.mirror(); });
-    add(menu, "piece.edges", "&Dotted edges…", QKeySequence("Ctrl+E"), [&] { shapes.setEdges(); });
+    add(menu, "piece.mirror", tr("M&irror"), QKeySequence("Ctrl+Shift+M"), [&] { shapes.mirror(); });
+    add(menu, "piece.edges", tr("&Dotted edges…"), QKeySequence("Ctrl+E"), [&] { shapes.setEdges(); });
     menu->addSeparator();
-    add(menu, "piece.which", "&Which piece is this?…", QKeySequence("Ctrl+F"), [&] { shapes.findPiece(); });
-    add(menu, "piece.turning", "Why it is &traced mirrored…", {}, [&] { shapes.showTurning(); });
+    add(menu, "piece.which", tr("&Which piece is this?…"), QKeySequence("Ctrl+F"),
+        [&] { shapes.findPiece(); });
+    add(menu, "piece.turning", tr("Why it is &traced mirrored…"), {}, [&] { shapes.showTurning(); });
 }
 
 void Menus::buildStack() {
-    auto* menu = m_window.menuBar()->addMenu("&Stack");
+    auto* menu = m_window.menuBar()->addMenu(tr("&Stack"));
     auto& stack = m_window.m_stack;
-    add(menu, "stack.number", "&Number anew", {}, [&] { stack.numberAnew(); });
-    add(menu, "stack.tuck", "&Tuck all under, as drawn", QKeySequence("Ctrl+T"),
+    add(menu, "stack.number", tr("&Number anew"), {}, [&] { stack.numberAnew(); });
+    add(menu, "stack.tuck", tr("&Tuck all under, as drawn"), QKeySequence("Ctrl+T"),
         [&] { stack.tuckAll(plan::Below::drawn); });
-    add(menu, "stack.tuckLight", "Tuck all under, the &lighter below", {},
+    add(menu, "stack.tuckLight", tr("Tuck all under, the &lighter below"), {},
         [&] { stack.tuckAll(plan::Below::lighter); });
-    add(menu, "stack.underlap", "&What tucks under what…", QKeySequence("Ctrl+Shift+T"),
+    add(menu, "stack.underlap", tr("&What tucks under what…"), QKeySequence("Ctrl+Shift+T"),
         [&] { stack.askUnderlap(); });
-    add(menu, "stack.over", "Put &over the other chosen piece", QKeySequence("O"), [&] { stack.putOver(); });
+    add(menu, "stack.over", tr("Put &over the other chosen piece"), QKeySequence("O"),
+        [&] { stack.putOver(); });
     menu->addSeparator();
-    add(menu, "stack.line", "L&ine the piece", {}, [&] { stack.line(); });
-    add(menu, "stack.unit", "&Unit: fuse together first, or not", QKeySequence("U"),
+    add(menu, "stack.line", tr("L&ine the piece"), {}, [&] { stack.line(); });
+    add(menu, "stack.unit", tr("&Unit: fuse together first, or not"), QKeySequence("U"),
         [&] { stack.toggleUnit(); });
-    add(menu, "stack.units", "Units &found…", {}, [&] { stack.offerUnits(); });
+    add(menu, "stack.units", tr("Units &found…"), {}, [&] { stack.offerUnits(); });
     menu->addSeparator();
     add(menu, "lay.ground", "&Background…", QKeySequence("Ctrl+Shift+B"), [&] { stack.askGround(); });
 }
 
 void Menus::buildPlace() {
-    auto* menu = m_window.menuBar()->addMenu("P&lace");
+    auto* menu = m_window.menuBar()->addMenu(tr("P&lace"));
     auto& places = m_window.m_places;
     auto& session = m_window.m_session;
     const auto lay = [&session](LayMode mode) {
         session.goTo(View::lay);
         session.setLayMode(session.layMode() == mode ? LayMode::block : mode);
     };
-    add(menu, "place.steps", "Lay out &step by step", QKeySequence("Ctrl+1"), [lay] { lay(LayMode::steps); });
-    add(menu, "place.count", "All t&here?", QKeySequence("Ctrl+2"), [lay] { lay(LayMode::count); });
+    add(menu, "place.steps", tr("Lay out &step by step"), QKeySequence("Ctrl+1"),
+        [lay] { lay(LayMode::steps); });
+    add(menu, "place.count", tr("All t&here?"), QKeySequence("Ctrl+2"), [lay] { lay(LayMode::count); });
     menu->addSeparator();
     const auto line = [&](const char* key, const QString& text, plan::Line how) {
         add(menu, key, text, {}, [&places, how] { places.lineUp(how); });
     };
-    line("place.lefts", "Line up: &left ends", plan::Line::lefts);
-    line("place.across", "Line up: middles, one &above the other", plan::Line::middlesAcross);
-    line("place.rights", "Line up: &right ends", plan::Line::rights);
-    line("place.tops", "Line up: &tops", plan::Line::tops);
-    line("place.down", "Line up: middles, side by s&ide", plan::Line::middlesDown);
-    line("place.bottoms", "Line up: &bottoms", plan::Line::bottoms);
-    add(menu, "place.spaceAcross", "Space e&venly across", {}, [&] { places.spaceEvenly(false); });
-    add(menu, "place.spaceDown", "Space evenly &down", {}, [&] { places.spaceEvenly(true); });
+    line("place.lefts", tr("Line up: &left ends"), plan::Line::lefts);
+    line("place.across", tr("Line up: middles, one &above the other"), plan::Line::middlesAcross);
+    line("place.rights", tr("Line up: &right ends"), plan::Line::rights);
+    line("place.tops", tr("Line up: &tops"), plan::Line::tops);
+    line("place.down", tr("Line up: middles, side by s&ide"), plan::Line::middlesDown);
+    line("place.bottoms", tr("Line up: &bottoms"), plan::Line::bottoms);
+    add(menu, "place.spaceAcross", tr("Space e&venly across"), {}, [&] { places.spaceEvenly(false); });
+    add(menu, "place.spaceDown", tr("Space evenly &down"), {}, [&] { places.spaceEvenly(true); });
     menu->addSeparator();
-    add(menu, "place.lock", "Loc&k or unlock where it lies", QKeySequence("K"), [&] { places.toggleLock(); });
-    add(menu, "place.centre", "&Centre by its box", QKeySequence("Ctrl+Shift+C"),
+    add(menu, "place.lock", tr("Loc&k or unlock where it lies"), QKeySequence("K"),
+        [&] { places.toggleLock(); });
+    add(menu, "place.centre", tr("&Centre by its box"), QKeySequence("Ctrl+Shift+C"),
         [&] { places.centre(plan::Centre::box); });
-    add(menu, "place.weigh", "Centre by &weight", {}, [&] { places.centre(plan::Centre::weight); });
+    add(menu, "place.weigh", tr("Centre by &weight"), {}, [&] { places.centre(plan::Centre::weight); });
 }
 
 void Menus::buildWeb() {
-    auto* menu = m_window.menuBar()->addMenu("&Web");
+    auto* menu = m_window.menuBar()->addMenu(tr("&Web"));
     auto& tracing = m_window.m_tracing;
-    add(menu, "trace.layout", "&Lay out", QKeySequence("Ctrl+L"), [&] { tracing.startOrStop(); });
-    add(menu, "trace.compare", "&Compare ways", {}, [&] { tracing.compare(); });
-    add(menu, "trace.pin", "&Pin or let go", QKeySequence("P"), [&] { tracing.togglePin(); });
+    add(menu, "trace.layout", tr("&Lay out"), QKeySequence("Ctrl+L"), [&] { tracing.startOrStop(); });
+    add(menu, "trace.compare", tr("&Compare ways"), {}, [&] { tracing.compare(); });
+    add(menu, "trace.pin", tr("&Pin or let go"), QKeySequence("P"), [&] { tracing.togglePin(); });
     menu->addSeparator();
-    add(menu, "trace.stripes", "&Stripes and grain…", QKeySequence("Ctrl+G"), [&] { tracing.setStripes(); });
-    add(menu, "trace.window", "May have a wi&ndow, or not", {}, [&] { tracing.toggleWindow(); });
-    add(menu, "trace.onWeb", "Print on web &sheets…", {},
+    add(menu, "trace.stripes", tr("&Stripes and grain…"), QKeySequence("Ctrl+G"),
+        [&] { tracing.setStripes(); });
+    add(menu, "trace.window", tr("May have a wi&ndow, or not"), {}, [&] { tracing.toggleWindow(); });
+    add(menu, "trace.onWeb", tr("Print on web &sheets…"), {},
         [&] { m_window.m_sheets.print(SheetCommands::Sheets::onWeb); });
-    add(menu, "cut.machine", "Cutting &machine…", {}, [&] { m_window.m_sheets.cutByMachine(); });
+    add(menu, "cut.machine", tr("Cutting &machine…"), {}, [&] { m_window.m_sheets.cutByMachine(); });
     menu->addSeparator();
-    add(menu, "trace.away", "Put &away what is left", {}, [&] { tracing.putAway(); });
-    add(menu, "trace.least", "Off-cuts &worth keeping…", {}, [&] { tracing.askLeastOffCut(); });
+    add(menu, "trace.away", tr("Put &away what is left"), {}, [&] { tracing.putAway(); });
+    add(menu, "trace.least", tr("Off-cuts &worth keeping…"), {}, [&] { tracing.askLeastOffCut(); });
 }
 
 void Menus::buildView() {
-    auto* menu = m_window.menuBar()->addMenu("&View");
+    auto* menu = m_window.menuBar()->addMenu(tr("&View"));
     for (const View view : every<View>()) {
         auto* action = menu->addAction(nameOf(view));
         action->setObjectName("view." + nameOf(view).toLower());
@@ -195,17 +202,18 @@ void Menus::buildView() {
                             : view == View::logbook ? "L"
                                                     : QString::number(static_cast<int>(*tread) + 1);
         action->setShortcut(QKeySequence(key));
-        action->setStatusTip("Shows " + nameOf(view));
+        action->setStatusTip(tr("Shows %1").arg(nameOf(view)));
         connect(action, &QAction::triggered, this, [this, view] { m_window.m_session.goTo(view); });
     }
     menu->addSeparator();
-    add(menu, "view.turn", "&Turn over", QKeySequence("R"), [&] { m_window.m_session.turnOver(); });
-    auto* in = add(menu, "view.in", "Zoom &in", QKeySequence::ZoomIn, [&] { m_window.m_mat->zoomBy(1.25); });
+    add(menu, "view.turn", tr("&Turn over"), QKeySequence("R"), [&] { m_window.m_session.turnOver(); });
+    auto* in =
+        add(menu, "view.in", tr("Zoom &in"), QKeySequence::ZoomIn, [&] { m_window.m_mat->zoomBy(1.25); });
     in->setShortcuts({QKeySequence("Ctrl++"), QKeySequence("Ctrl+="), QKeySequence("+")});
     auto* out =
-        add(menu, "view.out", "Zoom &out", QKeySequence::ZoomOut, [&] { m_window.m_mat->zoomBy(0.8); });
+        add(menu, "view.out", tr("Zoom &out"), QKeySequence::ZoomOut, [&] { m_window.m_mat->zoomBy(0.8); });
     out->setShortcuts({QKeySequence("Ctrl+-"), QKeySequence("-")});
-    add(menu, "view.fit", "&Whole view", QKeySequence("Ctrl+0"), [&] { m_window.m_mat->fit(); });
+    add(menu, "view.fit", tr("&Whole view"), QKeySequence("Ctrl+0"), [&] { m_window.m_mat->fit(); });
 }
 
 void Menus::buildKeys() {

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/now_panel.hpp"
+#include "app/look/text.hpp"
 
 #include "app/look/names.hpp"
 #include "app/look/wrap_label.hpp"
@@ -16,15 +17,18 @@ namespace {
 words::NowWords wordsFor(Session& session) {
     const auto* block = session.block();
     if (!block)
-        return {"Add the first block.", "Give it a name and its finished size; then import a drawing.",
-                "New block…", ""};
+        return {words::tr("Add the first block."),
+                words::tr("Give it a name and its finished size; then import a drawing."),
+                words::tr("New block…"), ""};
     if (treadOf(session.view()))
         return words::nowWords(session.quilt(), *block, session.next(), session.derived().trace());
     if (block->trimmed)
-        return {"“" + block->name + "” is finished.", "Choose another block on the wall.", "Look at it", ""};
+        return {words::said(N_("“{0}” is finished."), {block->name}),
+                words::tr("Choose another block on the wall."), words::tr("Look at it"), ""};
     const auto tread = plan::currentTread(*block);
-    return {"Go on with “" + block->name + "”.", words::treadName(tread) + " is its next tread.",
-            "Go to " + words::treadName(tread), ""};
+    return {words::said(N_("Go on with “{0}”."), {block->name}),
+            words::said(N_("{0} is its next tread."), {words::treadName(tread)}),
+            words::said(N_("Go to {0}"), {words::treadName(tread)}), ""};
 }
 
 } // namespace
@@ -35,7 +39,7 @@ NowPanel::NowPanel(Session& session, const LayoutJob& layout, QWidget* parent)
       m_button(named(new QPushButton(this), "now")) {
     setProperty("card", true);
     auto* title = new WrapLabel("title", this);
-    title->setText("Now");
+    title->setText(tr("Now"));
     m_button->setProperty("big", true);
     auto* column = new QVBoxLayout(this);
     for (QWidget* part :
@@ -51,8 +55,9 @@ NowPanel::NowPanel(Session& session, const LayoutJob& layout, QWidget* parent)
 void NowPanel::refresh() {
     const bool layingOut = m_layout.isRunning() && m_session.view() == View::trace;
     const auto words =
-        layingOut ? words::NowWords{"Laying the pieces out…",
-                                    "Stop whenever you like; the best layout so far is kept.", "Stop", ""}
+        layingOut ? words::NowWords{words::tr("Laying the pieces out…"),
+                                    words::tr("Stop whenever you like; the best layout so far is kept."),
+                                    words::tr("Stop"), ""}
                   : wordsFor(m_session);
     m_do->setText(QString::fromStdString(words.doThis));
     m_because->setText(QString::fromStdString(words.because));

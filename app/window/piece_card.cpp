@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/piece_card.hpp"
+#include "app/look/text.hpp"
 
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
@@ -21,10 +22,10 @@ namespace up::app {
 PieceCard::PieceCard(Session& session, Asker& asker, QWidget* parent)
     : QFrame(parent), m_session(session), m_asker(asker), m_title(new WrapLabel("title", this)),
       m_name(named(new QLineEdit(this), "piece.name")), m_fabric(named(new QComboBox(this), "piece.fabric")),
-      m_runsOff(named(new QCheckBox("Runs off the block", this), "piece.runsOff")),
+      m_runsOff(named(new QCheckBox(tr("Runs off the block"), this), "piece.runsOff")),
       m_step(named(new QPushButton(this), "piece.step")),
-      m_up(named(new QPushButton("Up ]", this), "piece.up")),
-      m_down(named(new QPushButton("Down [", this), "piece.down")),
+      m_up(named(new QPushButton(tr("Up ]"), this), "piece.up")),
+      m_down(named(new QPushButton(tr("Down ["), this), "piece.down")),
       m_ruined(named(new QPushButton("Ruined…", this), "piece.ruined")) {
     setProperty("card", true);
     auto* grid = new QGridLayout(this);
@@ -42,18 +43,18 @@ PieceCard::PieceCard(Session& session, Asker& asker, QWidget* parent)
         const auto name = m_name->text().trimmed().toStdString();
         if (piece && !name.empty() && name != piece->name)
             edited(edit::renamePiece(m_session.quilt(), m_session.blockId(), piece->id, name),
-                   "rename piece");
+                   tr("rename piece"));
     });
     connect(m_fabric, &QComboBox::activated, this, [this](int row) {
         const FabricId fabric{m_fabric->itemData(row).toUInt()};
         toAll([&](const quilt::Quilt& quilt,
                   PieceId piece) { return edit::setFabric(quilt, m_session.blockId(), piece, fabric); },
-              "change fabric");
+              tr("change fabric"));
     });
     connect(m_runsOff, &QCheckBox::clicked, this, [this](bool on) {
         toAll([&](const quilt::Quilt& quilt,
                   PieceId piece) { return edit::setRunsOff(quilt, m_session.blockId(), piece, on); },
-              "run off the block");
+              tr("run off the block"));
     });
     const auto restack = [this](int by) {
         if (const auto* piece = m_session.piece())
@@ -89,11 +90,13 @@ void PieceCard::ruin() {
     if (!piece) return;
     const PieceId id = piece->id;
     const BlockId block = m_session.blockId();
-    const auto why = m_asker.choice("Ruined", "What happened to " + QString::fromStdString(piece->name) + "?",
-                                    {"bonded to the right side", "traced without reversing",
-                                     "heated too long", "cut wrong", "lost", "stripes ran the wrong way"});
+    const auto why =
+        m_asker.choice(tr("Ruined"), tr("What happened to %1?").arg(q(piece->name)),
+                       {tr("bonded to the right side"), tr("traced without reversing"), tr("heated too long"),
+                        tr("cut wrong"), "lost", tr("stripes ran the wrong way")});
     if (why)
-        edited(edit::ruin(m_session.quilt(), block, id, why->toStdString(), m_session.now()), "ruined piece");
+        edited(edit::ruin(m_session.quilt(), block, id, why->toStdString(), m_session.now()),
+               tr("ruined piece"));
 }
 
 void PieceCard::refresh() {
@@ -105,16 +108,16 @@ void PieceCard::refresh() {
         part->setVisible(piece != nullptr);
     if (!piece) {
         m_title->setText(m_session.block() && !m_session.block()->pieces.empty()
-                             ? "Click a piece to change it."
-                             : "No piece chosen.");
+                             ? tr("Click a piece to change it.")
+                             : tr("No piece chosen."));
         return;
     }
     const QSignalBlocker quietName(m_name), quietFabric(m_fabric), quietRuns(m_runsOff);
-    m_title->setText(QString("Piece %1: %2")
+    m_title->setText(tr("Piece %1: %2")
                          .arg(QString::fromStdString(quilt::labelOf(*m_session.block(), piece->id)))
                          .arg(QString::fromStdString(sizeOf(m_session.quilt(), boundsOf(*piece->outline)))));
     if (const auto count = m_session.chosen().size(); count > 1)
-        m_title->setText(QString("%1 chosen, the last: %2")
+        m_title->setText(tr("%1 chosen, the last: %2")
                              .arg(count)
                              .arg(QString::fromStdString(quilt::labelOf(*m_session.block(), piece->id))));
     m_title->setToolTip(QString::fromStdString(words::state(piece->work.step)));
@@ -130,7 +133,7 @@ void PieceCard::refresh() {
     m_runsOff->setChecked(piece->runsOff);
     const auto next = quilt::nextStep(piece->work, piece->hasMarks());
     m_step->setEnabled(next.has_value());
-    m_step->setText(next ? QString::fromStdString(words::asTask(*next)) : "Done");
+    m_step->setText(next ? QString::fromStdString(words::asTask(*next)) : tr("Done"));
     m_ruined->setEnabled(piece->work.step != quilt::Step::toTrace);
 }
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/press_timer.hpp"
+#include "app/look/text.hpp"
 
 #include "app/look/names.hpp"
 #include "app/look/wrap_label.hpp"
@@ -50,9 +51,9 @@ void PressTimer::refresh() {
     if (isRunning()) return;
     m_seconds = p->seconds;
     m_over = false;
-    m_what->setText(QString("%1 pressing: %2, %3. Longer or hotter, and the glue melts away.")
-                        .arg(m_session.view() == View::bond ? "First" : "Final",
-                             QString::fromStdString(p->heat), p->steam ? "steam" : "no steam"));
+    m_what->setText(tr("%1 pressing: %2, %3. Longer or hotter, and the glue melts away.")
+                        .arg(m_session.view() == View::bond ? tr("First") : tr("Final"),
+                             QString::fromStdString(p->heat), p->steam ? "steam" : tr("no steam")));
     showLeft();
 }
 
@@ -85,12 +86,12 @@ void PressTimer::tick() {
 
 void PressTimer::showLeft() {
     const double left = secondsLeft();
-    m_left->setText(m_over ? "Lift the iron"
+    m_left->setText(m_over ? tr("Lift the iron")
                            : QString::fromStdString(plainNumber(std::ceil(left), 0)) + " s");
     m_left->setStyleSheet(QString("font-size: %1px; font-weight: 700;%2")
                               .arg(m_over ? 24 : 34)
-                              .arg(m_over ? " color: #B03A25;" : ""));
-    m_button->setText(isRunning() ? "Stop  T" : "Start  T");
+                              .arg(m_over ? tr(" color: #B03A25;") : ""));
+    m_button->setText(isRunning() ? tr("Stop  T") : tr("Start  T"));
 }
 
 } // namespace up::app

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/rail.hpp"
+#include "app/look/text.hpp"
 
 #include "app/canvas/painter.hpp"
 #include "app/look/look.hpp"
@@ -89,7 +90,7 @@ Rail::Rail(Session& session, QWidget* parent)
     column->addWidget(m_block);
     column->addWidget(m_find);
     column->addWidget(m_list);
-    m_find->setPlaceholderText("Find a piece  /");
+    m_find->setPlaceholderText(tr("Find a piece  /"));
     m_find->setClearButtonEnabled(true);
     m_list->setItemDelegate(new PieceDelegate(m_list));
     m_list->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/section_strip.hpp"
+#include "app/look/text.hpp"
 
 #include "app/look/look.hpp"
 #include "app/views/pieces.hpp"
@@ -103,9 +104,9 @@ void SectionStrip::paintEvent(QPaintEvent*) {
     painter.setFont(font);
     painter.setPen(look::q(look::slate));
     painter.drawText(QRectF(side, 4, width() - 2 * side, above - 6), Qt::AlignVCenter | Qt::AlignLeft,
-                     m_treads.empty() ? "No piece lies along the dashed line. Drag its ends A and B."
-                                      : "The stack from the side, from A to B. Drag a tread over or under "
-                                        "another to restack.");
+                     m_treads.empty() ? tr("No piece lies along the dashed line. Drag its ends A and B.")
+                                      : tr("The stack from the side, from A to B. Drag a tread over or under "
+                                           "another to restack."));
     const QRectF cloth(side, height() - 4 - ground, width() - 2 * side, ground);
     painter.fillRect(cloth, look::q(drawn::clothOf(m_session.quilt(), block->background)));
     painter.setPen(QPen(look::q(look::slate), 0.8));
@@ -150,10 +151,11 @@ void SectionStrip::drop() {
     const bool up = m_now.y() < m_from.y();
     const auto held = block->pieces[m_held->piece].id, other = block->pieces[onto->piece].id;
     const auto upper = up ? held : other, lower = up ? other : held;
-    const auto says = quilt::calledOf(*block, quilt::the(block->pieces, upper)) + " lies over " +
-                      quilt::calledOf(*block, quilt::the(block->pieces, lower)) + " now.";
+    const auto says = words::said(N_("{0} lies over {1} now."),
+                                  {quilt::calledOf(*block, quilt::the(block->pieces, upper)),
+                                   quilt::calledOf(*block, quilt::the(block->pieces, lower))});
     m_mending.start(
-        "restack",
+        tr("restack"),
         [id = block->id, upper, lower](const quilt::Quilt& quilt) {
             return mend::restackedOver(quilt, id, upper, lower);
         },

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/stair.hpp"
+#include "app/look/text.hpp"
 
 #include "app/look/look.hpp"
 
@@ -15,8 +16,8 @@ constexpr int stairHeight = 86, rise = 5, lowestTread = 40;
 
 QString leftWords(const plan::TreadCount& count, bool empty) {
     if (empty || count.of == 0) return "–";
-    if (count.left() == 0) return "✓ done";
-    return QString::number(count.left()) + " left";
+    if (count.left() == 0) return tr("✓ done");
+    return tr("%1 left").arg(count.left());
 }
 
 } // namespace
@@ -108,10 +109,10 @@ bool Stair::event(QEvent* event) {
     if (!view) return true;
     QString words = nameOf(*view);
     if (const auto tread = treadOf(*view)) {
-        words += " (key " + QString::number(static_cast<int>(*tread) + 1) + ")";
+        words = tr("%1 (key %2)").arg(words).arg(static_cast<int>(*tread) + 1);
         if (const auto* block = m_session.block(); block && !block->pieces.empty()) {
             const auto count = plan::countOf(*block, *tread);
-            words += QString(": %1 of %2 done").arg(count.done).arg(count.of);
+            words += tr(": %1 of %2 done").arg(count.done).arg(count.of);
         }
     }
     QToolTip::showText(help->globalPos(), words, this);

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/tool_row.hpp"
+#include "app/look/text.hpp"
 
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
@@ -20,7 +21,7 @@ ToolRow::ToolRow(Session& session, LayoutJob& layout, const AllCommands& all, QW
       m_imports(all.imports), m_sheets(all.sheets), m_tracing(all.tracing), m_stack(all.stack) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
-    auto* fresh = on({View::landing}, named(new QPushButton("New block…", this), "block.new"));
+    auto* fresh = on({View::landing}, named(new QPushButton(tr("New block…"), this), "block.new"));
     row->addWidget(fresh);
     connect(fresh, &QPushButton::clicked, this, [this] { m_commands.newBlock(); });
     buildDraw(*row);
@@ -45,12 +46,12 @@ void ToolRow::buildDraw(QHBoxLayout& row) {
     auto* arrange = on({View::draw}, named(new QPushButton("Copies…", this), "draw.arrange"));
     connect(shape, &QPushButton::clicked, this, [this] { m_shapes.addShape(); });
     connect(arrange, &QPushButton::clicked, this, [this] { m_shapes.arrange(); });
-    auto* sizeName = on({View::draw}, new QLabel("Finished", this));
+    auto* sizeName = on({View::draw}, new QLabel(tr("Finished"), this));
     m_size = on({View::draw}, named(new QLineEdit(this), "draw.size"));
     m_size->setMinimumWidth(64);
     m_size->setMaximumWidth(110);
     auto* sizes = on({View::draw}, named(new QPushButton("Sizes…", this), "draw.sizes"));
-    m_reversed = on({View::draw}, named(new QCheckBox("Came reversed", this), "draw.reversed"));
+    m_reversed = on({View::draw}, named(new QCheckBox(tr("Came reversed"), this), "draw.reversed"));
     m_templates = on({View::draw}, named(new QPushButton("Templates", this), "draw.templates"));
     m_templates->setCheckable(true);
     m_templates->setMinimumWidth(108); // bold when checked
@@ -73,19 +74,19 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
     m_web = on({View::trace}, named(new QComboBox(this), "trace.web"));
     m_layOut = on({View::trace}, named(new QPushButton(this), "trace.layout"));
     m_print = on({View::trace}, named(new QPushButton("Print…", this), "trace.pages"));
-    auto* cut = on({View::cut}, named(new QPushButton("Cut file…", this), "cut.file"));
-    auto* machine = on({View::cut}, named(new QPushButton("Cutting machine…", this), "cut.machine"));
+    auto* cut = on({View::cut}, named(new QPushButton(tr("Cut file…"), this), "cut.file"));
+    auto* machine = on({View::cut}, named(new QPushButton(tr("Cutting machine…"), this), "cut.machine"));
     connect(machine, &QPushButton::clicked, this, [this] { m_sheets.cutByMachine(); });
-    auto* which = on({View::cut}, named(new QPushButton("Which piece is this?…", this), "cut.which"));
+    auto* which = on({View::cut}, named(new QPushButton(tr("Which piece is this?…"), this), "cut.which"));
     connect(which, &QPushButton::clicked, this, [this] { m_shapes.findPiece(); });
-    auto* about = on({View::trace}, named(new QPushButton("About it…", this), "trace.editWeb"));
+    auto* about = on({View::trace}, named(new QPushButton(tr("About it…"), this), "trace.editWeb"));
     connect(about, &QPushButton::clicked, this, [this] { m_commands.editWeb(); });
     m_web->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     m_web->setMinimumContentsLength(8);
     row.addWidget(m_web);
     row.addWidget(about);
     row.addWidget(m_layOut);
-    m_compare = on({View::trace}, named(new QPushButton("Compare ways", this), "trace.compare"));
+    m_compare = on({View::trace}, named(new QPushButton(tr("Compare ways"), this), "trace.compare"));
     m_pin = on({View::trace}, named(new QPushButton("Pin", this), "trace.pin"));
     row.addWidget(m_compare);
     row.addWidget(m_pin);
@@ -98,12 +99,12 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
     connect(m_web, &QComboBox::activated, this, [this](int i) {
         m_session.apply(
             edit::setWeb(m_session.quilt(), m_session.blockId(), WebId{m_web->itemData(i).toUInt()}),
-            "choose web");
+            tr("choose web"));
         refresh();
     });
     connect(m_layOut, &QPushButton::clicked, this, [this] { m_tracing.startOrStop(); });
     connect(&m_layout, &LayoutJob::progressed, m_layOut,
-            [this](int percent) { m_layOut->setText(QString("Stop  %1 %").arg(percent)); });
+            [this](int percent) { m_layOut->setText(tr("Stop  %1 %").arg(percent)); });
     connect(m_print, &QPushButton::clicked, this, [this] { m_sheets.print(SheetCommands::Sheets::tracing); });
     connect(cut, &QPushButton::clicked, this, [this] { m_sheets.writeCutFile(); });
 }
@@ -114,10 +115,10 @@ void ToolRow::buildLay(QHBoxLayout& row) {
     m_background->setMinimumContentsLength(11);
     auto* left = on({View::lay}, named(new QPushButton("⟲", this), "lay.left"));
     auto* right = on({View::lay}, named(new QPushButton("⟳", this), "lay.right"));
-    m_steps = on({View::lay}, named(new QPushButton("Step by step", this), "lay.steps"));
-    m_count = on({View::lay}, named(new QPushButton("All there?", this), "lay.count"));
+    m_steps = on({View::lay}, named(new QPushButton(tr("Step by step"), this), "lay.steps"));
+    m_count = on({View::lay}, named(new QPushButton(tr("All there?"), this), "lay.count"));
     auto* sheet = on({View::lay}, named(new QPushButton("Print…", this), "lay.sheet"));
-    auto* light = on({View::trace, View::lay}, named(new QPushButton("Light box…", this), "light.open"));
+    auto* light = on({View::trace, View::lay}, named(new QPushButton(tr("Light box…"), this), "light.open"));
     connect(light, &QPushButton::clicked, this, [this] { m_sheets.openLightBox(); });
     for (QWidget* part :
          {static_cast<QWidget*>(m_background), static_cast<QWidget*>(left), static_cast<QWidget*>(right),
@@ -146,12 +147,12 @@ void ToolRow::chooseBackground(int row) {
         m_stack.askGround();
     else
         m_session.apply(edit::setBackground(m_session.quilt(), m_session.blockId(), FabricId{id}),
-                        "choose background");
+                        tr("choose background"));
     refresh();
 }
 
 void ToolRow::buildStitch(QHBoxLayout& row) {
-    auto* name = on({View::stitch}, new QLabel("Thread for the chosen piece", this));
+    auto* name = on({View::stitch}, new QLabel(tr("Thread for the chosen piece"), this));
     m_thread = on({View::stitch}, named(new QComboBox(this), "stitch.thread"));
     row.addWidget(name);
     row.addWidget(m_thread);
@@ -159,7 +160,7 @@ void ToolRow::buildStitch(QHBoxLayout& row) {
         if (const auto* piece = m_session.piece())
             m_session.apply(edit::setThread(m_session.quilt(), m_session.blockId(), piece->id,
                                             ThreadId{m_thread->itemData(i).toUInt()}),
-                            "change thread");
+                            tr("change thread"));
     });
 }
 
@@ -196,11 +197,11 @@ void ToolRow::fillChoices() {
     };
     fill(*m_web, quilt.webs, block ? block->web.value : 0, false);
     fill(*m_background, quilt.fabrics, block ? block->background.value : 0, true);
-    m_background->addItem("Strips, creases…", 0U);
+    m_background->addItem(tr("Strips, creases…"), 0U);
     const auto* piece = m_session.piece();
     fill(*m_thread, quilt.threads, piece ? piece->thread.value : 0, true);
     m_thread->setEnabled(piece != nullptr);
-    if (m_background->currentIndex() < 0) m_background->setPlaceholderText("Background…");
+    if (m_background->currentIndex() < 0) m_background->setPlaceholderText(tr("Background…"));
 }
 
 void ToolRow::refresh() {
@@ -218,7 +219,9 @@ void ToolRow::refresh() {
         if (!isWanted(shown)) shown.first->hide();
     for (const auto& shown : m_shown)
         if (isWanted(shown)) shown.first->show();
-    m_layOut->setText(m_layout.isRunning() ? "Stop" : block && block->layout ? "Lay out again" : "Lay out");
+    m_layOut->setText(m_layout.isRunning()     ? tr("Stop")
+                      : block && block->layout ? tr("Lay out again")
+                                               : tr("Lay out"));
     if (!block) return;
     const bool laidOut = block->layout.has_value();
     const bool open = std::any_of(block->pieces.begin(), block->pieces.end(),
@@ -227,7 +230,7 @@ void ToolRow::refresh() {
     m_print->setEnabled(laidOut);
     m_compare->setEnabled(laidOut && open && !m_layout.isRunning() && !m_layout.isComparing());
     m_pin->setEnabled(laidOut && m_session.piece() && m_session.piece()->work.step == quilt::Step::toTrace);
-    m_pin->setText(isPinned() ? "Let go" : "Pin");
+    m_pin->setText(isPinned() ? tr("Let go") : tr("Pin"));
     if (!m_size->isModified() || !m_size->hasFocus())
         m_size->setText(block->width == block->height
                             ? QString::fromStdString(measure::say(block->width, m_session.quilt().units))

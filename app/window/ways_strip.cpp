@@ -42,8 +42,8 @@ std::vector<QString> bestAt(const std::vector<Way>& ways) {
             if (high - low > 0.01 * high && value(ways[i]) <= low * 1.001 && ways[i].cost.unplaced == 0)
                 out[i] += (out[i].isEmpty() ? "" : ", ") + words;
     };
-    least(newWeb, "least web");
-    least([](const Way& way) { return static_cast<double>(way.cost.chunks); }, "fewest cuts");
+    least(newWeb, tr("least web"));
+    least([](const Way& way) { return static_cast<double>(way.cost.chunks); }, tr("fewest cuts"));
     return out;
 }
 
@@ -108,7 +108,7 @@ void WayCard::paintEvent(QPaintEvent*) {
     write(q(words::briefCost(quilt, m_way.cost)), 13, false, look::ink);
     write(q(words::cutsWords(quilt, m_way.cost)), 13, false, look::slate);
     if (m_way.cost.unplaced > 0)
-        write(QString("%1 without room").arg(m_way.cost.unplaced), 13, true, look::rust);
+        write(tr("%1 without room").arg(m_way.cost.unplaced), 13, true, look::rust);
     else if (!m_best.isEmpty())
         write(m_best, 13, true, look::moss);
 }
@@ -153,7 +153,7 @@ void WaysStrip::refresh() {
     const bool here = m_session.view() == View::trace && m_session.block();
     const auto ways = here ? m_layout.ways() : std::vector<Way>{};
     if (here && m_layout.isComparing()) {
-        auto* says = new QLabel("Trying the other ways to lay it out…", this);
+        auto* says = new QLabel(tr("Trying the other ways to lay it out…"), this);
         auto* stop = named(new QPushButton("Stop", this), "ways.stop");
         connect(stop, &QPushButton::clicked, this, [this] { m_layout.stopComparing(); });
         m_row->addWidget(says);

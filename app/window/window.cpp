@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/window.hpp"
+#include "app/look/text.hpp"
 
 #include "app/canvas/mat.hpp"
 #include "app/dialogs/errand_strip.hpp"
@@ -189,20 +190,20 @@ void Window::fillLog() {
                            .toLocalTime()
                            .toString("ddd d MMM yyyy, hh:mm") +
                        "   ";
-        text += block ? QString::fromStdString(block->name) : QString("a removed block");
+        text += block ? QString::fromStdString(block->name) : tr("a removed block");
         if (piece) text += ": " + QString::fromStdString(quilt::calledOf(*block, *piece));
         text += " – " + QString::fromStdString(words::logWords(entry->what));
         if (!entry->note.empty()) text += " (" + QString::fromStdString(entry->note) + ")";
         m_log->addItem(text);
     }
     if (log.empty())
-        m_log->addItem("Nothing has been logged yet. Every step you take is written here with its time.");
+        m_log->addItem(tr("Nothing has been logged yet. Every step you take is written here with its time."));
 }
 
 void Window::say(const QString& sentence, bool bad) {
     m_says->setText((bad ? "✖ " : "✓ ") + sentence);
-    m_says->setStyleSheet(QString("padding: 8px; border-radius: 5px; background: white; font-weight: 700; "
-                                  "color: %1; border: 2px solid %1;")
+    m_says->setStyleSheet(tr("padding: 8px; border-radius: 5px; background: white; font-weight: 700; "
+                             "color: %1; border: 2px solid %1;")
                               .arg(bad ? "#B03A25" : "#3B7A4B"));
     m_says->show();
 }
@@ -211,7 +212,8 @@ void Window::showTitle() {
     const auto path = m_session.path();
     const auto name =
         path.isEmpty() ? QString::fromStdString(m_session.quilt().name) : QFileInfo(path).completeBaseName();
-    setWindowTitle(name + (m_session.isReadOnly() ? "[*] (only to look at) – Upstairs" : "[*] – Upstairs"));
+    setWindowTitle(name +
+                   (m_session.isReadOnly() ? tr("[*] (only to look at) – Upstairs") : tr("[*] – Upstairs")));
     setWindowModified(m_session.isDirty());
 }
 
@@ -266,7 +268,7 @@ void Window::openFiles(const QStringList& files) {
     for (const auto& file : files)
         (file.endsWith(".upstairs", Qt::CaseInsensitive) ? quilts : drawings) << file;
     if (quilts.size() > 1)
-        say("Only one quilt is open in a window: the first of those is opened here.", true);
+        say(tr("Only one quilt is open in a window: the first of those is opened here."), true);
     if (!quilts.isEmpty()) m_files.openFile(quilts.front());
     if (!drawings.isEmpty()) m_imports.importFiles(drawings);
 }

@@ -167,7 +167,7 @@ protected:
         return false;
     }
     [[nodiscard]] std::string printed() {
-        return m_dir.file("printed/" + block().name + " tracing pages.pdf");
+        return m_dir.file("printed/" + block().name + " Tracing pages.pdf");
     }
 };
 
