@@ -23,13 +23,6 @@ const char* tr(const Plural& text, std::size_t n) {
     return dngettext(catalogue, text.one, text.many, n);
 }
 
-const char* trIn(const char* context, const char* text) {
-    // As gettext.h's pgettext does: context, EOT, text.
-    const std::string key = std::string(context) + '\004' + text;
-    const char* found = dgettext(catalogue, key.c_str());
-    return found == key.c_str() ? text : found;
-}
-
 std::string filled(std::string_view text, const std::vector<std::string>& args) {
     std::string out;
     for (std::size_t i = 0; i < text.size(); ++i) {

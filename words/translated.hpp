@@ -28,9 +28,6 @@ void chooseLanguage(const std::string& folder);
 /// UTF-8; the text itself where there is no translation.
 [[nodiscard]] const char* tr(const char* text);
 [[nodiscard]] const char* tr(const Plural& text, std::size_t n);
-/// The same text has another meaning there: "web" the cloth, "web" the verb.
-[[nodiscard]] const char* trIn(const char* context, const char* text);
-
 /// The text with its places {0}, {1} … filled; a missing argument leaves nothing.
 [[nodiscard]] std::string filled(std::string_view text, const std::vector<std::string>& args);
 

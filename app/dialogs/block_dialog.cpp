@@ -10,6 +10,7 @@
 #include "core/edit/naming.hpp"
 #include "core/measure/say.hpp"
 #include "core/plan/block/ground_plan.hpp"
+#include "drawn/parts.hpp"
 #include "words/sentences.hpp"
 
 #include <QColorDialog>
@@ -202,7 +203,7 @@ void BlockDialog::follow(bool) {
     auto layers =
         layersOf(*made,
                  answer().fresh ? answer().fresh->colour
-                                : clothOf(m_question.quilt, FabricId{m_cloth->currentData().toUInt()}),
+                                : drawn::clothOf(m_question.quilt, FabricId{m_cloth->currentData().toUInt()}),
                  web, m_question.quilt.units);
     const auto plan = plan::planGround(*made);
     auto box = plan.box;

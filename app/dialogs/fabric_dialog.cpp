@@ -10,6 +10,7 @@
 #include "core/plan/block/doubts.hpp"
 #include "core/plan/block/ground_plan.hpp"
 #include "core/plan/block/shine_plan.hpp"
+#include "drawn/parts.hpp"
 #include "words/sentences.hpp"
 #include "words/translated.hpp"
 
@@ -41,7 +42,7 @@ Glance glanceAt(const quilt::Quilt& quilt, BlockId id) {
     Glance out{quilt::cutBox(*block), {}, {}};
     sheet::Layer cloth{"cloth", {}, {}, out.box}, marks{"told", {}, {}, out.box};
     for (const auto& patch : plan::planGround(*block).patches) {
-        cloth.items.push_back(sheet::box(patch.box, clothOf(quilt, patch.fabric), {}));
+        cloth.items.push_back(sheet::box(patch.box, drawn::clothOf(quilt, patch.fabric), {}));
     }
     for (const auto& seen : plan::seenFrom(quilt, *block, plan))
         cloth.items.push_back(sheet::Shape{sheet::contoursOf(seen.where), seen.colour, {}});

@@ -3,6 +3,7 @@
 
 #include "app/look/names.hpp"
 #include "app/look/text.hpp"
+#include "core/base/check.hpp"
 #include "words/sentences.hpp"
 
 #include <QAbstractButton>
@@ -42,20 +43,15 @@ void Form::addFoot(QVBoxLayout& column, const QString& accept, const char* key) 
 
 void Form::watch(std::initializer_list<QWidget*> fields) {
     for (auto* field : fields) {
-        if (auto* text = qobject_cast<QLineEdit*>(field))
-            connect(text, &QLineEdit::textChanged, this, &Form::changed);
-        else if (auto* choice = qobject_cast<QComboBox*>(field))
-            connect(choice, &QComboBox::currentIndexChanged, this, &Form::changed);
-        else if (auto* tick = qobject_cast<QAbstractButton*>(field))
-            connect(tick, &QAbstractButton::toggled, this, &Form::changed);
-        else if (auto* number = qobject_cast<QSpinBox*>(field))
-            connect(number, &QSpinBox::valueChanged, this, &Form::changed);
-        else if (auto* real = qobject_cast<QDoubleSpinBox*>(field))
-            connect(real, &QDoubleSpinBox::valueChanged, this, &Form::changed);
-        else if (auto* slider = qobject_cast<QAbstractSlider*>(field))
-            connect(slider, &QAbstractSlider::valueChanged, this, &Form::changed);
-        else if (auto* table = qobject_cast<QTableWidget*>(field))
-            connect(table, &QTableWidget::itemChanged, this, &Form::changed);
+        const auto hears = [&]<class Kind>(auto Kind::*signal) {
+            auto* own = qobject_cast<Kind*>(field);
+            if (own) connect(own, signal, this, &Form::changed);
+            return own != nullptr;
+        };
+        UP_CHECK(hears(&QLineEdit::textChanged) || hears(&QComboBox::currentIndexChanged) ||
+                 hears(&QAbstractButton::toggled) || hears(&QSpinBox::valueChanged) ||
+                 hears(&QDoubleSpinBox::valueChanged) || hears(&QAbstractSlider::valueChanged) ||
+                 hears(&QTableWidget::itemChanged));
     }
 }
 

@@ -8,6 +8,8 @@
 #include "app/pictures/layer_picture.hpp"
 #include "core/plan/block/doubts.hpp"
 #include "core/plan/block/ground_plan.hpp"
+#include "core/sheet/figures.hpp"
+#include "drawn/parts.hpp"
 #include "words/lay_words.hpp"
 #include "words/sentences.hpp"
 
@@ -37,10 +39,10 @@ std::vector<sheet::Layer> layersOf(const quilt::Quilt& quilt, const quilt::Block
     using sheet::Pen;
     sheet::Layer cloth{"cloth", {}, {}, {}}, lines{"lines", {}, {}, {}};
     for (const auto& patch : plan.patches)
-        cloth.items.push_back(sheet::box(patch.box, clothOf(quilt, patch.fabric), {}));
+        cloth.items.push_back(sheet::box(patch.box, drawn::clothOf(quilt, patch.fabric), {}));
     for (const auto& piece : block.pieces)
         cloth.items.push_back(sheet::Shape{sheet::contoursOf(quilt::placed(piece)),
-                                           clothOf(quilt, piece.fabric),
+                                           drawn::clothOf(quilt, piece.fabric),
                                            Pen{look::slate, 0.2, Dash::solid},
                                            {},
                                            0.35});
@@ -51,14 +53,9 @@ std::vector<sheet::Layer> layersOf(const quilt::Quilt& quilt, const quilt::Block
     lines.items.push_back(sheet::box(quilt::cutBox(block), std::nullopt, Pen{look::rust, 0.6, Dash::dashed}));
     if (block.ground.grain) {
         const double at = block.ground.grain->radians();
-        const auto middle = plan.box.centre();
-        const shape::Point way{std::cos(at), std::sin(at)}, across{-way.y, way.x};
-        const auto tip = middle + way * (plan.box.width() * 0.35);
-        lines.items.push_back(
-            sheet::line(middle - way * (plan.box.width() * 0.35), tip, Pen{look::ink, 1.0, Dash::solid}));
-        for (const double side : {-1.0, 1.0})
-            lines.items.push_back(
-                sheet::line(tip, tip - way * 9 + across * (5 * side), Pen{look::ink, 1.0, Dash::solid}));
+        const auto middle = plan.box.centre(),
+                   way = shape::Point{std::cos(at), std::sin(at)} * (plan.box.width() * 0.35);
+        lines.items.push_back(sheet::arrow(middle - way, middle + way, 9, false, Pen{look::ink, 1.0}));
     }
     return {std::move(cloth), std::move(lines)};
 }

@@ -205,8 +205,8 @@ void ImportDialog::tellSide() {
                     : backwards ? tr("Its letters read backwards: it came reversed.")
                                 : tr("Its letters read the right way: it is drawn as seen.");
     if (doubtful)
-        words += backwards ? tr(" Unticked, it would be fused backwards.")
-                           : tr(" Ticked, it would be reversed twice.");
+        words += " " + (backwards ? tr("Unticked, it would be fused backwards.")
+                                  : tr("Ticked, it would be reversed twice."));
     m_side->setText(words);
     m_side->setStyleSheet("color: " + look::q(doubtful ? look::rust : look::moss).name());
     m_side->setVisible(known);

@@ -176,13 +176,14 @@ void LightBox::refresh() {
     m_back->setVisible(!m_measuring), m_on->setVisible(!m_measuring);
     m_back->setEnabled(m_sheet > 0), m_on->setEnabled(m_sheet + 1 < m_question.sheets.size());
     m_measure->setText(m_measuring ? tr("It fits") : tr("Measure the screen…"));
-    m_what->setText(m_measuring ? tr("How large is this screen?")
-                                : (sheet.reversed ? tr("◀ Paper side · ") : tr("▶ Front · ")) +
-                                      QString::fromStdString(sheet.title));
+    m_what->setText(
+        m_measuring ? tr("How large is this screen?")
+                    : (sheet.reversed ? tr("◀ Paper side · %1") : tr("▶ Front · %1")).arg(q(sheet.title)));
     m_how->setText(
         m_measuring
             ? tr("Drag the outline, or press ← and →, until it is as large as the card you hold to it.")
-            : (isLarger() ? tr("Arrow keys move it; lay the web down again cross on cross. ") : QString()) +
+            : (isLarger() ? tr("Arrow keys move it; lay the web down again cross on cross.") + " "
+                          : QString()) +
                   tr("Tape the web lightly, trace softly; keep water and glue away."));
     const int high = std::max(m_bar->layout()->heightForWidth(width()), 52);
     m_bar->setGeometry(0, height() - high, width(), high);

@@ -193,7 +193,7 @@ void MachineDialog::tick() {
     m_picture->setProgress({});
     run.cut = true;
     fillMats();
-    m_says->setText(tr("Mat %1 is cut. ").arg(m_row + 1) + m_question.done(cutBy(run)));
+    m_says->setText(tr("Mat %1 is cut.").arg(m_row + 1) + " " + m_question.done(cutBy(run)));
     refreshButtons();
 }
 

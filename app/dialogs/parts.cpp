@@ -3,30 +3,10 @@
 #include "app/look/text.hpp"
 
 #include "app/look/look.hpp"
-#include "app/look/names.hpp"
 
-#include <QDialog>
-#include <QDialogButtonBox>
-#include <QPushButton>
-#include <QVBoxLayout>
 #include <cmath>
 
 namespace up::app {
-
-QPushButton* addButtons(QDialog& dialog, QVBoxLayout& column, const QString& accept, const char* key) {
-    auto* buttons = new QDialogButtonBox(&dialog);
-    auto* out = named(buttons->addButton(accept, QDialogButtonBox::AcceptRole), key);
-    buttons->addButton(tr("Cancel"), QDialogButtonBox::RejectRole)->setAutoDefault(false);
-    QObject::connect(buttons, &QDialogButtonBox::accepted, &dialog, &QDialog::accept);
-    QObject::connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
-    column.addWidget(buttons);
-    return out;
-}
-
-Colour clothOf(const quilt::Quilt& quilt, FabricId id) {
-    const auto* fabric = quilt::find(quilt.fabrics, id);
-    return fabric ? fabric->colour : look::webPaper;
-}
 
 QIcon swatchOf(Colour colour) {
     QPixmap out(18, 18);

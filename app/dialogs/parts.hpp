@@ -1,23 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// What dialogs share: their two buttons, lengths as they are typed.
+// What dialogs share: swatches, lengths as they are typed.
 #pragma once
 
-#include "core/quilt/quilt.hpp"
+#include "core/base/colour.hpp"
+#include "core/measure/say.hpp"
 
 #include <QIcon>
 #include <QString>
 
-class QDialog;
-class QPushButton;
-class QVBoxLayout;
-
 namespace up::app {
 
-/// Adds the button that accepts, named `key`, and *Cancel* at the foot of the column.
-QPushButton* addButtons(QDialog& dialog, QVBoxLayout& column, const QString& accept, const char* key);
-
-/// Its colour; that of web's paper when there is no such fabric.
-[[nodiscard]] Colour clothOf(const quilt::Quilt& quilt, FabricId fabric);
 /// A little square of that colour, for lists.
 [[nodiscard]] QIcon swatchOf(Colour colour);
 

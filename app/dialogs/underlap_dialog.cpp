@@ -8,6 +8,8 @@
 #include "app/pictures/layer_picture.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/plan/block/doubts.hpp"
+#include "core/sheet/figures.hpp"
+#include "drawn/parts.hpp"
 #include "words/lay_words.hpp"
 #include "words/sentences.hpp"
 
@@ -27,7 +29,7 @@ namespace {
 
 QTableWidgetItem* pieceItem(const quilt::Quilt& quilt, const quilt::Block& block, PieceId id) {
     const auto& piece = quilt::the(block.pieces, id);
-    auto* item = new QTableWidgetItem(swatchOf(clothOf(quilt, piece.fabric)),
+    auto* item = new QTableWidgetItem(swatchOf(drawn::clothOf(quilt, piece.fabric)),
                                       QString::fromStdString(quilt::calledOf(block, piece)));
     item->setFlags(item->flags() & ~Qt::ItemIsEditable);
     return item;
@@ -181,16 +183,15 @@ void UnderlapDialog::paint() {
     using sheet::Pen;
     const auto box = quilt::cutBox(block());
     sheet::Layer pieces{"pieces", {}, {}, box}, beneath{"beneath", {}, {}, box}, marks{"marks", {}, {}, box};
-    pieces.items.push_back(sheet::box(box, clothOf(m_quilt, block().background), {}));
+    pieces.items.push_back(sheet::box(box, drawn::clothOf(m_quilt, block().background), {}));
     for (const auto& piece : m_grown.pieces) {
         const auto contours = sheet::contoursOf(quilt::placed(piece));
-        pieces.items.push_back(sheet::Shape{contours, clothOf(m_quilt, piece.fabric),
+        pieces.items.push_back(sheet::Shape{contours, drawn::clothOf(m_quilt, piece.fabric),
                                             Pen{look::slate, 0.2, Dash::solid}, piece.id});
         const auto* was = quilt::find(block().pieces, piece.id);
         if (was && !(was->outline == piece.outline))
-            for (const auto& [colour, width] : {std::pair{look::panel, 1.0}, std::pair{look::rust, 0.6}})
-                beneath.items.push_back(
-                    sheet::Shape{contours, std::nullopt, Pen{colour, width, Dash::dashed}});
+            sheet::addHaloed(beneath.items, contours, Pen{look::panel, 1.0, Dash::dashed},
+                             Pen{look::rust, 0.6, Dash::dashed});
     }
     const auto* border = chosen();
     m_turn->setEnabled(border != nullptr);
@@ -198,10 +199,9 @@ void UnderlapDialog::paint() {
     if (border) {
         for (const auto& [id, dash] :
              {std::pair{border->lower, Dash::dashed}, std::pair{border->upper, Dash::solid}})
-            for (const auto& [colour, width] : {std::pair{look::ink, 2.0}, std::pair{look::brassBright, 1.2}})
-                if (const auto* piece = quilt::find(m_grown.pieces, id))
-                    marks.items.push_back(sheet::Shape{sheet::contoursOf(quilt::placed(*piece)), std::nullopt,
-                                                       Pen{colour, width, dash}});
+            if (const auto* piece = quilt::find(m_grown.pieces, id))
+                sheet::addHaloed(marks.items, sheet::contoursOf(quilt::placed(*piece)),
+                                 Pen{look::ink, 2.0, dash}, Pen{look::brassBright, 1.2, dash});
         const auto& pieceOf = [&](PieceId id) -> const quilt::Piece& {
             return quilt::the(block().pieces, id);
         };

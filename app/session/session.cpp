@@ -118,10 +118,9 @@ void Session::choosePieces(std::vector<PieceId> pieces, PieceId last) {
     emit changed(Change::place);
 }
 
-void Session::pointAt(std::vector<PieceId> pieces, Pointed places) {
-    m_piece = pieces.empty() ? PieceId{} : pieces.front();
-    m_also = std::move(pieces);
-    std::erase(m_also, m_piece);
+void Session::pointAt(PieceId piece, Pointed places) {
+    m_piece = piece;
+    m_also.clear();
     m_pointed = std::move(places);
     emit changed(Change::place);
 }

@@ -64,9 +64,8 @@ public:
         shape::Region where;
         std::vector<shape::Point> spots;
     };
-    /// Chooses the pieces, the first among them as the one, and shows places on them until something else is
-    /// looked at or changes.
-    void pointAt(std::vector<PieceId> pieces, Pointed places);
+    /// Chooses the piece, and shows places until something else is looked at or changes.
+    void pointAt(PieceId piece, Pointed places);
     [[nodiscard]] const Pointed& pointed() const { return m_pointed; }
     /// The line across the block along which the stack is shown from the side, mm on the block.
     struct Section {

@@ -21,16 +21,11 @@ namespace {
 /// Which way the background's print runs: an arrow in the upper left corner.
 sheet::Layer grainLayer(const plan::GroundPlan& ground, measure::Angle grain) {
     constexpr double half = 11, barb = 4; // mm
-    const Point way{std::cos(grain.radians()), std::sin(grain.radians())}, across{-way.y, way.x};
+    const Point way = Point{std::cos(grain.radians()), std::sin(grain.radians())} * half;
     const Point middle{ground.finished.left + half + 3, ground.finished.top + half + 3};
     sheet::Layer layer{"print", {}, {}, {}};
-    const Point tip = middle + way * half;
-    for (const auto& [colour, width] : {std::pair{look::panel, 2.0}, std::pair{look::ink, 0.9}}) {
-        const Pen pen{colour, width, Dash::solid};
-        layer.items.push_back(sheet::line(middle - way * half, tip, pen));
-        for (const double side : {-1.0, 1.0})
-            layer.items.push_back(sheet::line(tip, tip - way * barb + across * (barb * 0.6 * side), pen));
-    }
+    const auto arrow = sheet::arrow(middle - way, middle + way, barb, false, {});
+    sheet::addHaloed(layer.items, arrow.contours, Pen{look::panel, 2.0}, Pen{look::ink, 0.9});
     return layer;
 }
 

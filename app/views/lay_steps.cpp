@@ -4,6 +4,7 @@
 #include "app/look/look.hpp"
 #include "app/views/lay_parts.hpp"
 #include "app/views/pieces.hpp"
+#include "core/sheet/figures.hpp"
 #include "words/lay_words.hpp"
 
 #include <algorithm>
@@ -48,8 +49,7 @@ sheet::Layer nowLayer(const Look& look, std::size_t piece, bool forAMoment) {
     sheet::Layer layer{"now", {}, {}, {}};
     const auto contours = sheet::contoursOf(quilt::placed(look.block.pieces[piece]));
     const auto dash = forAMoment ? Dash::dashed : Dash::solid;
-    for (const auto& [colour, width] : {std::pair{look::ink, 1.8}, std::pair{look::brassBright, 1.1}})
-        layer.items.push_back(sheet::Shape{contours, std::nullopt, Pen{colour, width, dash}});
+    sheet::addHaloed(layer.items, contours, Pen{look::ink, 1.8, dash}, Pen{look::brassBright, 1.1, dash});
     return layer;
 }
 

@@ -34,12 +34,15 @@ std::string usesOf(const quilt::Quilt& quilt, FabricId fabric) {
                                 [&](const auto& p) { return p.fabric == fabric; });
         grounds += block.background == fabric;
     }
+    if (pieces > 0 && grounds > 0) // in two lines
+        return words::said(N2_("{1}, behind {0} block", "{1}, behind {0} blocks"),
+                           static_cast<std::size_t>(grounds),
+                           {words::said(N2_("{0} piece", "{0} pieces"), static_cast<std::size_t>(pieces))});
     std::string out;
     if (pieces > 0) out = words::said(N2_("{0} piece", "{0} pieces"), static_cast<std::size_t>(pieces));
     if (grounds > 0)
-        out += (out.empty() ? "" : "\n") +
-               words::said(N2_("background of {0} block", "background of {0} blocks"),
-                           static_cast<std::size_t>(grounds));
+        out = words::said(N2_("background of {0} block", "background of {0} blocks"),
+                          static_cast<std::size_t>(grounds));
     return out.empty() ? words::tr("not used") : out;
 }
 

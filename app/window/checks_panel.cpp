@@ -106,7 +106,7 @@ ChecksPanel::Box* ChecksPanel::bareBox(const check::Row& row, QWidget* parent) {
     const bool hasPlace = row.worst().piece || !row.worst().where.isEmpty();
     if (hasPlace)
         box->add(tr("Show"), "check.show", [this, row] {
-            m_session.pointAt(row.pieces(), {row.where(), row.spots()});
+            m_session.pointAt(row.worst().piece, {row.where(), row.spots()});
         });
     for (const auto how : row.fixes()) {
         const auto count = row.with(how).size();

@@ -90,7 +90,7 @@ void PressTimer::showLeft() {
                            : QString::fromStdString(plainNumber(std::ceil(left), 0)) + " s");
     m_left->setStyleSheet(QString("font-size: %1px; font-weight: 700;%2")
                               .arg(m_over ? 24 : 34)
-                              .arg(m_over ? tr(" color: #B03A25;") : ""));
+                              .arg(m_over ? " color: #B03A25;" : ""));
     m_button->setText(isRunning() ? tr("Stop  T") : tr("Start  T"));
 }
 

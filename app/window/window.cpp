@@ -202,8 +202,8 @@ void Window::fillLog() {
 
 void Window::say(const QString& sentence, bool bad) {
     m_says->setText((bad ? "✖ " : "✓ ") + sentence);
-    m_says->setStyleSheet(tr("padding: 8px; border-radius: 5px; background: white; font-weight: 700; "
-                             "color: %1; border: 2px solid %1;")
+    m_says->setStyleSheet(QString("padding: 8px; border-radius: 5px; background: white; font-weight: 700; "
+                                  "color: %1; border: 2px solid %1;")
                               .arg(bad ? "#B03A25" : "#3B7A4B"));
     m_says->show();
 }

@@ -34,13 +34,6 @@ std::vector<Finding> Row::with(Fix fix) const {
     return out;
 }
 
-std::vector<PieceId> Row::pieces() const {
-    std::vector<PieceId> out;
-    for (const auto& finding : findings)
-        if (finding.piece) addOnce(out, finding.piece);
-    return out;
-}
-
 shape::Region Row::where() const {
     std::vector<shape::Region> all;
     for (const auto& finding : findings)

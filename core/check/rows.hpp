@@ -21,8 +21,6 @@ struct Row {
     [[nodiscard]] std::vector<Fix> fixes() const;
     /// Those that `fix` is for.
     [[nodiscard]] std::vector<Finding> with(Fix fix) const;
-    /// All pieces that they are about, each once.
-    [[nodiscard]] std::vector<PieceId> pieces() const;
     [[nodiscard]] shape::Region where() const;
     [[nodiscard]] std::vector<shape::Point> spots() const;
 };

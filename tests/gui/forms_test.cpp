@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Every dialog that asks: each control says what it is, Tab reaches all, and whatever is typed wrong holds
+// Every dialog that asks: each control says what it is, Tab reaches each, and whatever is typed wrong holds
 // back the answer only until it is right.
 #include "app/dialogs/arrange_dialog.hpp"
 #include "app/dialogs/block_dialog.hpp"
@@ -147,7 +147,7 @@ TEST_P(Forms, EveryControlSaysWhatItIs) {
     }
 }
 
-TEST_P(Forms, TabReachesEveryControlOnce) {
+TEST_P(Forms, TabReachesEveryControl) {
     std::set<const QWidget*> wanted, reached;
     for (const auto* control : controls())
         if (control->isEnabled() && (control->focusPolicy() & Qt::TabFocus)) wanted.insert(control);

@@ -127,7 +127,7 @@ TEST_F(StackHand, ShowPointsAtThePlace) {
     EXPECT_SOON(!window().checker().isBusy(), 5000);
     for (const auto& row : window().checker().rows())
         if (row.worst().kind == check::Kind::shinesThrough)
-            session().pointAt(row.pieces(), {row.where(), row.spots()});
+            session().pointAt(row.worst().piece, {row.where(), row.spots()});
     EXPECT_EQ(session().piece()->id, named("name panel"));
     EXPECT_FALSE(session().pointed().where.isEmpty());
     session().choosePiece(named("hull"));
