@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/look/look.hpp"
+#include "app/look/text.hpp"
 #include "app/look/translator.hpp"
 #include "app/window/opening.hpp"
 #include "app/window/posing.hpp"
@@ -7,7 +8,6 @@
 #include "core/base/check.hpp"
 #include "core/base/place.hpp"
 #include "core/base/version.hpp"
-#include "words/translated.hpp"
 
 #include <QApplication>
 #include <QCommandLineParser>
@@ -41,9 +41,9 @@ public:
             std::fprintf(stderr, "upstairs: %s\n", wrong.what());
             rescue();
             if (openWindow)
-                emit openWindow->session().trouble("That went wrong, through a mistake in the program. "
-                                                   "Nothing is lost; save under another name and "
-                                                   "start it again.");
+                emit openWindow->session().trouble(
+                    tr("That went wrong, through a mistake in the program. Nothing is "
+                       "lost; save under another name and start it again."));
             return false;
         }
     }
@@ -55,24 +55,27 @@ int complain(const QString& sentence) {
 }
 
 void addWords(QCommandLineParser& words) {
-    words.setApplicationDescription("Upstairs: fusible appliqué blocks, from a drawing to stitched.");
+    words.setApplicationDescription(tr("Upstairs: fusible appliqué blocks, from a drawing to stitched."));
     words.addHelpOption();
     words.addVersionOption();
-    words.addOptions({{"demo", "Opens the sample quilt; with it come a sample scanner, printer and cutter."},
-                      {"picture", "Writes a picture of the window and ends.", "file"},
-                      {"view", "The view for the picture.", "name", "Landing"},
-                      {"block", "The block for the picture.", "name", "Narrowboat"},
-                      {"templates", "Draw shows every template in the picture."},
-                      {"turned", "The picture shows the other side."},
-                      {"piece", "The piece chosen in the picture.", "number"},
-                      {"press", "Controls used before the picture: draw.sizes,size.percent=60", "names"},
-                      {"import", "Imports all of a drawing into the first block.", "file"},
-                      {"look-at", "Opens the import of a drawing.", "file"},
-                      {"autosave", "Keeps a recovery copy this long after a change.", "ms", "250"}});
-    words.addPositionalArgument("files",
-                                "A quilt to open, or drawings to import. Further quilts open in windows of "
-                                "their own.",
-                                "[files]");
+    words.addOptions(
+        {{"demo", tr("Opens the sample quilt; with it come a sample scanner, printer and cutter.")},
+         {"picture", tr("Writes a picture of the window and ends."), "file"},
+         {"view", tr("The view for the picture."), "name", "Landing"},
+         {"block", tr("The block for the picture."), "name", "Narrowboat"},
+         {"size", tr("How large the window is in the picture: %1").arg("1024x640"), "pixels"},
+         {"templates", tr("Draw shows every template in the picture.")},
+         {"turned", tr("The picture shows the other side.")},
+         {"piece", tr("The piece chosen in the picture."), "number"},
+         {"press", tr("Controls used before the picture: %1").arg("draw.sizes,size.percent=60"), "names"},
+         {"import", tr("Imports all of a drawing into the first block."), "file"},
+         {"look-at", tr("Opens the import of a drawing."), "file"},
+         {"autosave", tr("Keeps a recovery copy this long after a change."), "ms", "250"}});
+    words.addPositionalArgument(
+        "files",
+        tr("A quilt to open, or drawings to import. Further quilts open in windows of "
+           "their own."),
+        "[files]");
 }
 
 /// A window holds one quilt: the others get their own.
@@ -94,18 +97,22 @@ QStringList forThisWindow(const QStringList& files) {
 std::optional<Pose> poseFrom(const QCommandLineParser& words) {
     const auto view = viewNamed(words.value("view"));
     if (!view) {
-        complain("There is no view “" + words.value("view") +
-                 "”. Take Landing, Draw, Trace, Bond, Cut, Lay, Fuse, Stitch, Finish, Stash or Logbook.");
+        complain(tr("There is no view “%1”. Take Landing, Draw, Trace, Bond, Cut, Lay, Fuse, Stitch, Finish, "
+                    "Stash "
+                    "or Logbook.")
+                     .arg(words.value("view")));
         return std::nullopt;
     }
-    return Pose{words.value("picture"),
-                *view,
-                words.value("block"),
-                words.value("piece").toUInt(),
-                words.isSet("templates"),
-                words.isSet("turned"),
-                words.value("press").split(',', Qt::SkipEmptyParts),
-                words.values("look-at")};
+    return Pose{
+        words.value("picture"),
+        *view,
+        words.value("block"),
+        words.value("piece").toUInt(),
+        words.isSet("templates"),
+        words.isSet("turned"),
+        words.value("press").split(',', Qt::SkipEmptyParts),
+        words.values("look-at"),
+        {words.value("size").section('x', 0, 0).toInt(), words.value("size").section('x', 1, 1).toInt()}};
 }
 
 int run(int count, char** given) {
@@ -114,14 +121,11 @@ int run(int count, char** given) {
     QApplication::setApplicationDisplayName("");
     QApplication::setApplicationVersion(up::version());
     QApplication::setDesktopFileName("upstairs");
+    const auto data = q(up::dataFolder());
+    speakUsersLanguage(data);
     QCommandLineParser words;
     addWords(words);
     words.process(application);
-
-    const auto data = QString::fromStdString(up::dataFolder());
-    up::words::chooseLanguage(up::dataFolder() + "/locale");
-    Translator translator;
-    QApplication::installTranslator(&translator);
     look::apply(application, data);
     const auto folder = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
     WindowOptions options;
@@ -146,7 +150,8 @@ int run(int count, char** given) {
         if (!pose) return 2;
         if (!trouble.isEmpty()) return complain(trouble);
         if (!takePicture(application, window, *pose))
-            return complain(pose->picture + " cannot be written. Choose another file ending in .png.");
+            return complain(
+                tr("%1 cannot be written. Choose another file ending in .png.").arg(pose->picture));
         return 0;
     }
     showWithin(window, QApplication::primaryScreen()->availableGeometry());

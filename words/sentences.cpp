@@ -44,6 +44,10 @@ const char* pattern(Code code) {
     case Code::noSuchFabric: return N_("Fabric {0} is not in this quilt any more. Choose another.");
     case Code::nothingToDo:
         return N_("Block “{0}” has no pieces or no web yet. Import a drawing and choose a web first.");
+    case Code::misprinted:
+        return N_(
+            "A printer that is so far off must be set right first: choose 100 % or “actual size” in its "
+            "dialog, print again, then measure.");
     case Code::notDxf: return N_("{0} cannot be read as a DXF drawing: {1}. Save it again as DXF text.");
     case Code::notPdf:
         return N_("{0} cannot be read as PDF: {1}. Get the file again, or print it to a new PDF.");
@@ -187,11 +191,6 @@ constexpr std::array wordsOfSteps{StepWords{N_("Trace"), N_("to trace")},
                                   StepWords{N_("Test the edges"), N_("tested")},
                                   StepWords{N_("Stitch"), N_("stitched")}};
 
-/// What has a size that cannot be right, as the core and the dialogs call it.
-[[maybe_unused]] constexpr std::array sizes{N_("finished size"), N_("underlap"), N_("room to trim"),
-                                            N_("strip"),         N_("size"),     N_("stitch"),
-                                            N_("width"),         N_("length")};
-
 /// "notYet" in full: what comes first, or what lies beneath.
 std::string notYet(const Error& error) {
     const auto step = error.args.size() > 1 ? fromKey<quilt::Step>(error.args[1]) : std::nullopt;
@@ -211,10 +210,7 @@ std::string sentence(const Error& error) {
     if (error.code == Code::notYet) return notYet(error);
     if (error.code == Code::noSuchBlock && error.args.size() < 2)
         return said(N_("That block is not in the quilt any more. Choose another."));
-    if (error.code != Code::absurdSize || error.args.empty()) return said(pattern(error.code), error.args);
-    auto args = error.args;
-    args.front() = tr(args.front().c_str());
-    return said(pattern(error.code), args);
+    return said(pattern(error.code), error.args);
 }
 
 std::string sentence(const quilt::Warning& warning) {
@@ -250,6 +246,10 @@ std::string logWords(quilt::Event event) {
     case Event::note: return tr("noted");
     default: return state(*quilt::stepOf(event));
     }
+}
+
+std::string sideWords(bool front) {
+    return front ? tr("Front, as seen") : tr("Paper side, reversed");
 }
 
 } // namespace up::words

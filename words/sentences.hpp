@@ -23,7 +23,6 @@ namespace up::words {
 [[nodiscard]] std::string logWords(quilt::Event event);
 
 /// The paper side or the front, for badges and printed sheets.
-inline constexpr const char* paperSide = "Paper side, reversed";
-inline constexpr const char* frontSide = "Front, as seen";
+[[nodiscard]] std::string sideWords(bool front);
 
 } // namespace up::words

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "words/translated.hpp"
 
+#include "core/base/spoken.hpp"
+
 #include <clocale>
 #include <libintl.h>
 
@@ -13,6 +15,7 @@ void chooseLanguage(const std::string& folder) {
     std::setlocale(LC_MESSAGES, "");
     bindtextdomain(catalogue, folder.c_str());
     bind_textdomain_codeset(catalogue, "UTF-8");
+    speakBy([](const char* english) { return tr(english); });
 }
 
 const char* tr(const char* text) {

@@ -4,6 +4,7 @@
 #include "app/canvas/mat_layout.hpp"
 #include "app/canvas/painter.hpp"
 #include "app/look/look.hpp"
+#include "app/look/text.hpp"
 #include "words/sentences.hpp"
 
 #include <QKeyEvent>
@@ -183,7 +184,7 @@ void Mat::paintWords(QPainter& painter, const Panel& panel, const Cell& cell) co
 void Mat::paintBadge(QPainter& painter, Side side, QPointF topLeft) const {
     if (side == Side::plain) return;
     const bool front = side == Side::front;
-    const QString text = front ? QString("▶  ") + words::frontSide : QString("◀  ") + words::paperSide;
+    const QString text = QString(front ? "▶  " : "◀  ") + q(words::sideWords(front));
     painter.setFont(sized(painter, 15, true));
     const QRectF box(topLeft, QSizeF(painter.fontMetrics().horizontalAdvance(text) + 24, 28));
     QPen frame(front ? look::q(look::ink) : look::q(look::pencil), 2);

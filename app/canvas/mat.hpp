@@ -37,7 +37,7 @@ public:
     void cancel();
     [[nodiscard]] bool holds() const { return m_gesture != nullptr; }
 
-    [[nodiscard]] QSize minimumSizeHint() const override { return {360, 300}; }
+    [[nodiscard]] QSize minimumSizeHint() const override { return {240, 140}; }
 
 signals:
     /// `more`, with Ctrl: as well as what is chosen.

@@ -225,7 +225,7 @@ constexpr auto withNew = [](const Quilt& quilt, const auto& asked, BlockId block
 
 void Commands::newFabric() {
     const auto piece = pieceForIt();
-    answered(m_session, tr("new fabric"), askSwatch("New fabric"),
+    answered(m_session, tr("new fabric"), askSwatch(tr("New fabric")),
              withNew<edit::addFabric, &Quilt::fabrics, edit::setFabric>, m_session.blockId(), piece);
 }
 
@@ -244,7 +244,7 @@ void Commands::editFabrics() {
 
 void Commands::newThread() {
     const auto piece = pieceForIt();
-    answered(m_session, tr("new thread"), askSwatch("New thread"),
+    answered(m_session, tr("new thread"), askSwatch(tr("New thread")),
              withNew<edit::addThread, &Quilt::threads, edit::setThread>, m_session.blockId(), piece);
 }
 

@@ -86,7 +86,7 @@ void PlaceCommands::cutMissingAgain() {
     edit::Edited out = m_session.quilt();
     for (const PieceId piece : pieces)
         out = out.and_then([&](const quilt::Quilt& quilt) {
-            return edit::ruin(quilt, m_session.blockId(), piece, "lost", m_session.now());
+            return edit::ruin(quilt, m_session.blockId(), piece, words::tr("lost"), m_session.now());
         });
     if (m_session.apply(std::move(out), tr("cut the missing again")))
         tell(tr("To be traced and cut again: %1.").arg(q(names)));

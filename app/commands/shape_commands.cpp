@@ -154,7 +154,7 @@ void ShapeCommands::arrange() {
 
 void ShapeCommands::mirror() {
     if (const auto* piece = chosen())
-        apply(edit::mirrorPiece(m_session.quilt(), m_session.blockId(), piece->id), "mirror");
+        apply(edit::mirrorPiece(m_session.quilt(), m_session.blockId(), piece->id), tr("mirror"));
 }
 
 void ShapeCommands::setEdges() {

@@ -163,8 +163,7 @@ void StackCommands::toggleUnit() {
     for (const auto& unit : plan::suggestedUnits(*block, m_session.derived().block()))
         if (std::find(unit.begin(), unit.end(), piece->id) != unit.end()) return makeUnit(unit);
     tell(tr("“%1” belongs to no group of pieces that could be fused by themselves first. Choose the pieces "
-            "of a "
-            "unit with Ctrl.")
+            "of a unit with Ctrl.")
              .arg(q(piece->name)));
 }
 

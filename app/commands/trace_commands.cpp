@@ -57,7 +57,7 @@ void TraceCommands::setStripes() {
     const auto fabric = piece->fabric;
     const auto block = m_session.blockId();
     answered(
-        m_session, "stripes", m_asker.stripes({m_session.quilt(), block, id}),
+        m_session, tr("stripes"), m_asker.stripes({m_session.quilt(), block, id}),
         [](const quilt::Quilt& quilt, const StripesAnswer& answer, FabricId cloth, BlockId of, PieceId laid) {
             return edit::setPrint(quilt, cloth, answer.print, answer.tolerance)
                 .and_then([&](const quilt::Quilt& printed) {
@@ -73,7 +73,7 @@ void TraceCommands::toggleWindow() {
     const bool may = !piece->mayHaveWindow;
     const auto name = piece->name;
     if (m_session.apply(edit::setMayHaveWindow(m_session.quilt(), m_session.blockId(), piece->id, may),
-                        "window"))
+                        tr("window")))
         emit told((may ? tr("“%1” may have a window when pieces are laid out in windows.")
                        : tr("“%1” keeps its web whole."))
                       .arg(q(name)));

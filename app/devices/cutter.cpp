@@ -71,6 +71,10 @@ void drive(std::vector<shape::Ring> rings, CutRun& run) {
 
 } // namespace
 
+std::string SampleCutter::name() const {
+    return QObject::tr("the sample cutting machine").toStdString();
+}
+
 Result<CutRun> SampleCutter::cut(const std::string& svg) {
     const auto drawing = intake::readSvg(svg, QObject::tr("the cut file").toStdString());
     if (!drawing) return tl::unexpected(drawing.error());

@@ -42,7 +42,7 @@ public:
 /// mm of way in a second, half a second to lift and lower the blade. Common practice, no source.
 class SampleCutter : public Cutter {
 public:
-    [[nodiscard]] std::string name() const override { return "the sample cutting machine"; }
+    [[nodiscard]] std::string name() const override;
     [[nodiscard]] double matWidth() const override { return 304.8; }
     [[nodiscard]] double matHeight() const override { return 304.8; }
     /// The nearest shape next, each begun where the blade comes to it first.

@@ -30,6 +30,10 @@ QPageLayout layoutOf(const sheet::Page& page) {
 
 } // namespace
 
+QString SamplePrinter::name() const {
+    return QObject::tr("the sample printer");
+}
+
 Result<QString> SamplePrinter::print(const std::vector<sheet::Page>& pages, const QString& title) {
     if (!QDir().mkpath(m_folder))
         return failure(Code::cannotWrite,

@@ -33,7 +33,7 @@ public:
 class SamplePrinter : public Printer {
 public:
     explicit SamplePrinter(QString folder) : m_folder(std::move(folder)) {}
-    [[nodiscard]] QString name() const override { return "the sample printer"; }
+    [[nodiscard]] QString name() const override;
     [[nodiscard]] Result<QString> print(const std::vector<sheet::Page>& pages, const QString& title) override;
     [[nodiscard]] std::optional<double> misprint() const override { return m_percent; }
     void setMisprint(double percent) override { m_percent = percent; }

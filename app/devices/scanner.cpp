@@ -5,6 +5,10 @@
 
 namespace up::app {
 
+QString SampleScanner::name() const {
+    return QObject::tr("the sample scanner");
+}
+
 Result<QString> SampleScanner::scan() {
     if (!QFileInfo(m_page).isReadable())
         return failure(Code::cannotOpen,

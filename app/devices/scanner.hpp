@@ -22,7 +22,7 @@ class SampleScanner : public Scanner {
 public:
     /// `page`: the picture's file.
     explicit SampleScanner(QString page) : m_page(std::move(page)) {}
-    [[nodiscard]] QString name() const override { return "the sample scanner"; }
+    [[nodiscard]] QString name() const override;
     [[nodiscard]] Result<QString> scan() override;
 
 private:

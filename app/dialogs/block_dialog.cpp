@@ -77,7 +77,7 @@ BlockDialog::BlockDialog(BlockQuestion question, QWidget* parent)
       m_name(named(new QLineEdit(this), "block.name")), m_size(named(new QLineEdit(this), "block.size")),
       m_clothName(named(new QLineEdit(this), "block.clothName")),
       m_cloth(named(new QComboBox(this), "block.background")), m_web(named(new QComboBox(this), "block.web")),
-      m_colour(named(new QPushButton("Colour…", this), "block.colour")), m_says(new QLabel(this)),
+      m_colour(named(new QPushButton(tr("Colour…"), this), "block.colour")), m_says(new QLabel(this)),
       m_picture(named(new LayerPicture(this), "block.picture")) {
     auto* column = new QVBoxLayout(this);
     auto* row = new QHBoxLayout;

@@ -38,7 +38,7 @@ EdgeDialog::EdgeDialog(EdgeQuestion question, QWidget* parent)
     column->addWidget(m_about);
     auto* choices = new QHBoxLayout;
     auto* hidden = named(new QPushButton(tr("What is hidden now"), this), "edges.hidden");
-    auto* none = named(new QPushButton("None", this), "edges.none");
+    auto* none = named(new QPushButton(tr("None"), this), "edges.none");
     for (auto* button : {hidden, none}) {
         button->setAutoDefault(false);
         choices->addWidget(button);

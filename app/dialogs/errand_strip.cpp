@@ -14,7 +14,7 @@ ErrandStrip::ErrandStrip(Errand& errand, const char* key, QWidget* parent)
     : QWidget(parent), m_errand(errand), m_what(new QLabel(this)), m_bar(new QProgressBar(this)) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
-    auto* stop = named(new QPushButton("Stop", this), key);
+    auto* stop = named(new QPushButton(tr("Stop"), this), key);
     stop->setAutoDefault(false);
     m_what->setTextFormat(Qt::PlainText);
     m_bar->setTextVisible(false);

@@ -66,7 +66,7 @@ Glance glanceAt(const quilt::Quilt& quilt, BlockId id) {
 FabricDialog::FabricDialog(FabricQuestion question, QWidget* parent)
     : Form(tr("Fabrics"), parent), m_quilt(std::move(question.quilt)), m_block(question.block),
       m_list(named(new QListWidget(this), "fabric.list")), m_name(named(new QLineEdit(this), "fabric.name")),
-      m_colour(named(new QPushButton("Colour…", this), "fabric.colour")),
+      m_colour(named(new QPushButton(tr("Colour…"), this), "fabric.colour")),
       m_light(named(new QSlider(Qt::Horizontal, this), "fabric.light")), m_lets(new QLabel(this)),
       m_says(new QLabel(this)), m_picture(named(new LayerPicture(this), "fabric.picture")), m_newest(this) {
     buildFields();

@@ -28,17 +28,41 @@ Form::Form(const QString& title, QWidget* parent) : QDialog(parent), m_trouble(n
     m_trouble->hide();
 }
 
-void Form::addFoot(QVBoxLayout& column, const QString& accept, const char* key) {
-    m_trouble->setObjectName(QString(key).section('.', 0, 0) + ".trouble");
+void Form::buildFoot(QVBoxLayout& column, const QString& last) {
     column.addWidget(m_trouble);
-    auto* buttons = new QDialogButtonBox(this);
-    m_accept = named(buttons->addButton(accept, QDialogButtonBox::AcceptRole), key);
+    m_buttons = new QDialogButtonBox(this);
+    m_buttons->addButton(last, QDialogButtonBox::RejectRole)->setAutoDefault(false);
+    connect(m_buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    column.addWidget(m_buttons);
+}
+
+void Form::addFoot(QVBoxLayout& column, const QString& accept, const char* key) {
+    buildFoot(column, tr("Cancel"));
+    m_trouble->setObjectName(QString(key).section('.', 0, 0) + ".trouble");
+    m_accept = named(m_buttons->addButton(accept, QDialogButtonBox::AcceptRole), key);
     m_accept->setDefault(true);
-    buttons->addButton(tr("Cancel"), QDialogButtonBox::RejectRole)->setAutoDefault(false);
-    connect(buttons, &QDialogButtonBox::accepted, this, &Form::accept);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-    column.addWidget(buttons);
+    connect(m_buttons, &QDialogButtonBox::accepted, this, &Form::accept);
     changed();
+}
+
+void Form::addActingFoot(QVBoxLayout& column, const QString& act, const char* key) {
+    buildFoot(column, tr("Close"));
+    m_trouble->setObjectName(QString(key).section('.', 0, 0) + ".trouble");
+    m_accept = addButton(act, key);
+    connect(m_accept, &QPushButton::clicked, this, [this] {
+        changed();
+        if (m_wrong.isEmpty()) this->act();
+    });
+}
+
+QPushButton* Form::addButton(const QString& text, const char* key) {
+    auto* button = named(m_buttons->addButton(text, QDialogButtonBox::ActionRole), key);
+    button->setAutoDefault(false);
+    return button;
+}
+
+void Form::addClosingFoot(QVBoxLayout& column) {
+    buildFoot(column, tr("Close"));
 }
 
 void Form::watch(std::initializer_list<QWidget*> fields) {
@@ -56,15 +80,25 @@ void Form::watch(std::initializer_list<QWidget*> fields) {
 }
 
 QString Form::trouble() const {
-    return m_trouble->isHidden() ? QString() : m_trouble->text();
+    return m_wrong.isEmpty() ? m_beyond : m_wrong;
+}
+
+void Form::showTrouble() {
+    m_trouble->setText(trouble());
+    m_trouble->setVisible(!trouble().isEmpty());
+}
+
+void Form::complain(const QString& sentence) {
+    m_beyond = sentence;
+    showTrouble();
 }
 
 void Form::changed() {
     if (!m_accept || m_reading) return; // still being built, or set by what follows
     m_reading = true;
     const auto result = read();
-    m_trouble->setText(result ? QString() : q(words::sentence(result.error())));
-    m_trouble->setVisible(!result);
+    m_wrong = result ? QString() : q(words::sentence(result.error()));
+    showTrouble();
     m_accept->setEnabled(result.has_value());
     follow(result.has_value());
     m_reading = false;
@@ -72,7 +106,7 @@ void Form::changed() {
 
 void Form::accept() {
     changed();
-    if (trouble().isEmpty()) QDialog::accept();
+    if (m_wrong.isEmpty()) QDialog::accept();
 }
 
 } // namespace up::app

@@ -69,14 +69,14 @@ GroundDialog::GroundDialog(GroundQuestion question, QWidget* parent)
       m_sewn(named(new QComboBox(this), "ground.sewn")),
       m_larger(named(new QLineEdit(this), "ground.larger")),
       m_halves(named(new QCheckBox(tr("through the middle"), this), "ground.halves")),
-      m_quarters(named(new QCheckBox("quarters", this), "ground.quarters")),
+      m_quarters(named(new QCheckBox(tr("quarters"), this), "ground.quarters")),
       m_diagonals(named(new QCheckBox(tr("corner to corner"), this), "ground.diagonals")),
       m_printed(named(new QCheckBox(tr("Its print runs (0° across, 90° down)"), this), "ground.printed")),
       m_grain(named(new QDoubleSpinBox(this), "ground.grain")),
       m_strips(named(new QTableWidget(0, 4, this), "ground.strips")),
       m_addStrip(named(new QPushButton(tr("Add a strip"), this), "ground.addStrip")),
       m_addPatch(named(new QPushButton(tr("Add a patch"), this), "ground.addPatch")),
-      m_remove(named(new QPushButton("Remove", this), "ground.remove")),
+      m_remove(named(new QPushButton(tr("Remove"), this), "ground.remove")),
       m_even(named(new QPushButton(tr("Make them even"), this), "ground.even")), m_says(new QLabel(this)),
       m_picture(named(new LayerPicture(this), "ground.picture")) {
     auto* column = new QVBoxLayout(this);
@@ -198,8 +198,8 @@ Result<measure::Length> GroundDialog::lengthIn(int row, int column) const {
     auto length = measure::readLength(text, m_quilt.units);
     if (length && (*length < least || *length > most))
         return failure(Code::absurdSize,
-                       {"strip", measure::say(*length, m_quilt.units), measure::say(least, m_quilt.units),
-                        measure::say(most, m_quilt.units)});
+                       {words::tr("strip"), measure::say(*length, m_quilt.units),
+                        measure::say(least, m_quilt.units), measure::say(most, m_quilt.units)});
     return length;
 }
 
@@ -210,7 +210,7 @@ Result<quilt::Ground> GroundDialog::readGround() const {
     if (!larger) return tl::unexpected(larger.error());
     if (*larger > most)
         return failure(Code::absurdSize,
-                       {N_("room to trim"), measure::say(*larger, m_quilt.units),
+                       {words::tr("room to trim"), measure::say(*larger, m_quilt.units),
                         measure::say({}, m_quilt.units), measure::say(most, m_quilt.units)});
     out.oversize = *larger;
     out.creases.halves = m_halves->isChecked(), out.creases.quarters = m_quarters->isChecked();

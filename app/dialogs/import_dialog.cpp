@@ -160,7 +160,6 @@ void ImportDialog::showSettings() {
 
 void ImportDialog::present(const Result<quilt::Drawing>& drawing) {
     m_readBefore = m_settings;
-    ++m_shown;
     m_read = drawing;
     m_drawing = !drawing                   ? quilt::Drawing{}
                 : m_linesOver->isChecked() ? quilt::withLinesAsPieces(*drawing)
@@ -181,20 +180,16 @@ void ImportDialog::present(const Result<quilt::Drawing>& drawing) {
 
 void ImportDialog::askLetters() {
     tellSide();
+    m_letters.drop(); // of what was shown before
     if (!m_question.letters || m_drawing.shapes.empty()) return;
-    const int asked = m_shown;
-    aside(
-        this,
-        [letters = m_question.letters, settings = m_settings, drawing = m_drawing] {
-            return letters(settings, drawing);
-        },
-        [this, asked](quilt::Reading reading) {
-            if (asked != m_shown) return;
-            m_drawing.letters = reading;
-            if (reading != quilt::Reading::unknown && !m_sideChosen)
-                m_reversed->setChecked(reading == quilt::Reading::mirrored);
-            tellSide();
-        });
+    m_letters.ask([letters = m_question.letters, settings = m_settings,
+                   drawing = m_drawing] { return letters(settings, drawing); },
+                  [this](quilt::Reading reading) {
+                      m_drawing.letters = reading;
+                      if (reading != quilt::Reading::unknown && !m_sideChosen)
+                          m_reversed->setChecked(reading == quilt::Reading::mirrored);
+                      tellSide();
+                  });
 }
 
 void ImportDialog::tellSide() {

@@ -60,8 +60,8 @@ private:
     quilt::Drawing m_drawing;      ///< as it is shown: lines over colours may be pieces
     std::vector<edit::Role> m_roles;
     Errand m_reading;
-    int m_shown = 0;             ///< how many drawings have been; only the newest one's letters count
-    ReadSettings m_readBefore{}; ///< what is shown was read so
+    Newest m_letters{this, Pool::errands, Newest::Before::stops}; ///< which way round the drawing's are
+    ReadSettings m_readBefore{};                                  ///< what is shown was read so
     bool m_filling = false;
     ImportPicture* m_picture;
     QComboBox* m_page;

@@ -23,8 +23,6 @@ namespace up::app {
 using edit::Role;
 
 void ImportDialog::buildReading(QVBoxLayout& column) {
-    auto* row = new QHBoxLayout;
-    column.addLayout(row);
     auto* pageName = new QLabel(tr("Page"), this);
     m_page = named(new QComboBox(this), "import.page");
     for (int i = 1; i <= m_question.pages; ++i)
@@ -33,18 +31,20 @@ void ImportDialog::buildReading(QVBoxLayout& column) {
     auto* dpiName = new QLabel(tr("Dots to the inch"), this);
     m_dpi = named(new QSpinBox(this), "import.dpi");
     m_dpi->setRange(0, 4800);
+    m_dpi->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     m_dpi->setSpecialValueText(tr("as the file says"));
     m_dpi->setKeyboardTracking(false);
     m_dpi->setButtonSymbols(QAbstractSpinBox::NoButtons);
     m_borders = named(new QCheckBox(tr("Wide pen lines are pieces of their own"), this), "import.borders");
-    for (QWidget* part : {static_cast<QWidget*>(pageName), static_cast<QWidget*>(m_page)}) {
-        part->setVisible(m_question.pages > 1);
-        row->addWidget(part);
-    }
-    for (QWidget* part : {static_cast<QWidget*>(dpiName), static_cast<QWidget*>(m_dpi)}) {
-        part->setVisible(m_question.isScan);
-        row->addWidget(part);
-    }
+    const auto beside = [&](QLabel* name, QWidget* field, bool shown) {
+        auto* row = new QHBoxLayout;
+        row->addWidget(name);
+        row->addWidget(field, 1);
+        name->setVisible(shown), field->setVisible(shown);
+        column.addLayout(row);
+    };
+    beside(pageName, m_page, m_question.pages > 1);
+    beside(dpiName, m_dpi, m_question.isScan);
     m_borders->setVisible(!m_question.isScan);
     column.addWidget(m_borders);
     m_linesOver =
@@ -101,7 +101,7 @@ void ImportDialog::buildMeasuring(QVBoxLayout& column) {
     column.addLayout(row);
     m_measure = named(new QCheckBox(tr("I know one length:"), this), "import.measure");
     m_length = named(new QLineEdit(this), "import.length");
-    m_length->setPlaceholderText(tr("drag it on the page, type it here"));
+    m_length->setPlaceholderText(tr("drag or type"));
     m_length->setEnabled(false);
     row->addWidget(m_measure);
     row->addWidget(m_length, 1);
@@ -128,6 +128,7 @@ void ImportDialog::buildPlacing(QVBoxLayout& column) {
     m_reversed = named(new QCheckBox(tr("It came already reversed"), this), "import.reversed");
     m_reversed->setChecked(m_question.reversed);
     m_size->setObjectName("import.size");
+    m_size->setWordWrap(true);
     column.addWidget(m_fit);
     buildMargin(column);
     column.addWidget(m_size);

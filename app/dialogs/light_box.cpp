@@ -27,12 +27,12 @@ constexpr double step = 25.4;       // mm that an arrow key moves the drawing by
 } // namespace
 
 LightBox::LightBox(LightBoxQuestion question, QWidget* parent)
-    : QDialog(parent), m_question(std::move(question)), m_bar(new QFrame(this)), m_what(new QLabel(m_bar)),
-      m_how(new QLabel(m_bar)), m_back(named(new QPushButton("◀", m_bar), "light.back")),
+    : Form(tr("Light box"), parent), m_question(std::move(question)), m_bar(new QFrame(this)),
+      m_what(new QLabel(m_bar)), m_how(new QLabel(m_bar)),
+      m_back(named(new QPushButton("◀", m_bar), "light.back")),
       m_on(named(new QPushButton("▶", m_bar), "light.on")),
       m_measure(named(new QPushButton(m_bar), "light.measure")),
-      m_close(named(new QPushButton("Close", m_bar), "light.close")) {
-    setWindowTitle(tr("Light box"));
+      m_close(named(new QPushButton(tr("Close"), m_bar), "light.close")) {
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
     m_dots = dotsPerMm(screen());

@@ -2,9 +2,8 @@
 // The screen as a light box: drawings at true size on white, to lay web or cloth on and trace.
 #pragma once
 
+#include "app/dialogs/form.hpp"
 #include "app/questions/lighting.hpp"
-
-#include <QDialog>
 
 class QFrame;
 class QLabel;
@@ -14,7 +13,7 @@ namespace up::app {
 
 /// Fills the screen. The first time, the screen is measured: a card is held to an outline that is made larger
 /// or smaller until it fits.
-class LightBox : public QDialog {
+class LightBox : public Form {
     Q_OBJECT
 public:
     explicit LightBox(LightBoxQuestion question, QWidget* parent = nullptr);

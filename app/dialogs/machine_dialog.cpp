@@ -4,17 +4,11 @@
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
 #include "app/look/text.hpp"
-#include "app/session/aside.hpp"
 #include "core/measure/say.hpp"
-#include "core/plan/block/block_plan.hpp"
-#include "core/shape/deepest.hpp"
-#include "output/pages/pages.hpp"
-#include "output/svg/svg.hpp"
 #include "words/now_words.hpp"
 #include "words/sentences.hpp"
 
 #include <QCheckBox>
-#include <QDialogButtonBox>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
@@ -33,19 +27,27 @@ QString minutes(double seconds) {
 } // namespace
 
 MachineDialog::MachineDialog(MachineQuestion question, QWidget* parent)
-    : QDialog(parent), m_question(std::move(question)),
-      m_picture(named(new MatPicture(this), "machine.picture")),
+    : Form(tr("Cutting machine: %1").arg(q(quilt::the(question.quilt.blocks, question.block).name)), parent),
+      m_question(std::move(question)), m_picture(named(new MatPicture(this), "machine.picture")),
       m_mats(named(new QListWidget(this), "machine.mats")),
       m_small(named(new QCheckBox(tr("Only pieces no longer than"), this), "machine.small")),
       m_byFabric(named(new QCheckBox(tr("One fabric on each mat"), this), "machine.byFabric")),
       m_below(named(new QLineEdit(this), "machine.below")), m_says(new QLabel(this)),
       m_refused(new QLabel(this)) {
-    setWindowTitle(tr("Cutting machine: %1").arg(q(block().name)));
     m_small->setChecked(true);
     m_byFabric->setChecked(true);
     m_below->setText(q(measure::say(plan::usualMachineLimit, m_question.quilt.units)));
     m_says->setWordWrap(true), m_refused->setWordWrap(true);
     m_refused->setStyleSheet("color: #B03A25; font-weight: 700;");
+    build();
+    connect(&m_blade, &QTimer::timeout, this, &MachineDialog::tick);
+    connect(m_mats, &QListWidget::currentRowChanged, this, &MachineDialog::refresh);
+    watch({m_small, m_byFabric, m_below});
+    resize(980, 640);
+    changed();
+}
+
+void MachineDialog::build() {
     auto* row = new QHBoxLayout(this);
     row->addWidget(m_picture, 3);
     auto* column = new QVBoxLayout;
@@ -64,92 +66,56 @@ MachineDialog::MachineDialog(MachineQuestion question, QWidget* parent)
                    this);
     care->setWordWrap(true);
     column->addWidget(care);
-    auto* buttons = new QDialogButtonBox(Qt::Vertical, this);
-    m_send = named(buttons->addButton(tr("Cut this mat"), QDialogButtonBox::ActionRole), "machine.send");
-    m_svg = named(buttons->addButton(tr("Write SVG files…"), QDialogButtonBox::ActionRole), "machine.svg");
-    m_dxf = named(buttons->addButton(tr("Write DXF files…"), QDialogButtonBox::ActionRole), "machine.dxf");
-    buttons->addButton(tr("Close"), QDialogButtonBox::RejectRole);
-    column->addWidget(buttons);
-    for (auto* button : buttons->findChildren<QPushButton*>())
-        button->setAutoDefault(false); // Enter in a field sends no blade off
-    m_send->setVisible(m_question.sends);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-    connect(m_send, &QPushButton::clicked, this, &MachineDialog::cutOrStop);
-    connect(&m_blade, &QTimer::timeout, this, &MachineDialog::tick);
+    addActingFoot(*column, tr("Cut this mat"), "machine.send");
+    m_svg = addButton(tr("SVG files…"), "machine.svg");
+    m_dxf = addButton(tr("DXF files…"), "machine.dxf");
+    acceptButton()->setVisible(m_question.sends); // after the others, which show all of the row
     connect(m_svg, &QPushButton::clicked, this, [this] { write(CutFormat::svg); });
     connect(m_dxf, &QPushButton::clicked, this, [this] { write(CutFormat::dxf); });
-    connect(m_small, &QCheckBox::toggled, this, &MachineDialog::plan);
-    connect(m_byFabric, &QCheckBox::toggled, this, &MachineDialog::plan);
-    connect(m_below, &QLineEdit::editingFinished, this, &MachineDialog::plan);
-    connect(m_mats, &QListWidget::currentRowChanged, this, &MachineDialog::refresh);
-    resize(980, 640);
-    plan();
 }
 
-MachineDialog::~MachineDialog() {
-    if (m_job) m_job->stop();
+Result<void> MachineDialog::read() {
+    if (isCutting()) return {}; // what is typed meanwhile counts afterwards
+    m_options.byFabric = m_byFabric->isChecked();
+    m_options.below.reset();
+    if (!m_small->isChecked()) return {};
+    const auto below = measure::readLength(m_below->text().toStdString(), m_question.quilt.units);
+    if (!below) return tl::unexpected(below.error());
+    m_options.below = *below;
+    return {};
 }
 
-/// Aside: mats are laid out, and the machine is asked what it makes of them.
-void MachineDialog::plan() {
-    if (isCutting()) return; // the blade is in the cloth: what is on the mats stays
-    m_below->setEnabled(m_small->isChecked());
-    if (m_busy) {
-        m_again = true;
-        return m_job->stop();
-    }
-    plan::MachineOptions options;
-    const auto& cutter = m_question.cutter;
-    options.matWidth = measure::Length::ofMm(cutter->matWidth());
-    options.matHeight = measure::Length::ofMm(cutter->matHeight());
-    options.byFabric = m_byFabric->isChecked();
-    options.below.reset();
-    if (m_small->isChecked()) {
-        const auto below = measure::readLength(m_below->text().toStdString(), m_question.quilt.units);
-        if (!below) return m_says->setText(q(words::sentence(below.error())));
-        options.below = *below;
-    }
-    m_busy = true;
+void MachineDialog::follow(bool well) {
+    if (!well) {
+        m_newest.drop(); // what is being laid out is not what is asked for
+        m_planned.reset();
+    } else if (!isCutting() && m_planned != m_options) // the blade is in the cloth: what is on the mats stays
+        plan();
     refreshButtons();
-    m_says->setText(tr("Laying the pieces out on mats…"));
-    m_job = std::make_shared<up::Job>();
-    const auto work = [quilt = m_question.quilt, id = m_question.block, cutter, options, job = m_job] {
-        auto found = std::make_shared<Found>();
-        const auto& owner = quilt::the(quilt.blocks, id);
-        found->plan = plan::planMachine(quilt, owner, options, *job);
-        if (!found->plan) return found;
-        auto pages = output::matPages(quilt, owner, *found->plan, cutter->matWidth(), cutter->matHeight());
-        for (std::size_t i = 0; i < pages.size(); ++i) {
-            auto run = cutter->cut(output::writeSvg(pages[i]));
-            std::vector<std::pair<std::string, shape::Point>> numbers;
-            for (const auto& [piece, outline] : found->plan->mats[i].lines)
-                numbers.emplace_back(quilt::labelOf(owner, piece),
-                                     shape::deepestPoint(shape::regionOf(outline)).at);
-            found->runs.push_back(
-                {found->plan->mats[i], std::move(pages[i]), std::move(run), std::move(numbers)});
-        }
-        return found;
-    };
-    aside(this, work, [this](const std::shared_ptr<Found>& found) { take(std::move(*found)); });
 }
 
-void MachineDialog::take(Found found) {
-    m_busy = false;
-    if (std::exchange(m_again, false)) return plan();
-    if (!found.plan) return m_says->setText(q(words::sentence(found.plan.error())));
-    m_plan = std::move(*found.plan);
-    m_runs = std::move(found.runs);
+void MachineDialog::plan() {
+    m_planned = m_options;
+    m_says->setText(tr("Laying the pieces out on mats…"));
+    m_newest.ask([quilt = m_question.quilt, id = m_question.block, cutter = m_question.cutter,
+                  options = m_options](Job& job) { return matRunsOf(quilt, id, options, *cutter, job); },
+                 [this](const Result<MatRuns>& found) { take(found); });
+}
+
+void MachineDialog::take(const Result<MatRuns>& found) {
+    m_found = found ? *found : MatRuns{};
     fillMats();
-    if (!m_runs.empty()) m_mats->setCurrentRow(0);
+    if (!m_found.mats.empty()) m_mats->setCurrentRow(0);
     refresh();
+    if (!found) m_says->setText(q(words::sentence(found.error())));
 }
 
 void MachineDialog::fillMats() {
     const QSignalBlocker quiet(m_mats);
     const int row = m_mats->currentRow();
     m_mats->clear();
-    for (std::size_t i = 0; i < m_runs.size(); ++i) {
-        const auto& [mat, page, run, numbers, cut] = m_runs[i];
+    for (std::size_t i = 0; i < m_found.mats.size(); ++i) {
+        const auto& [mat, page, run, numbers, cut] = m_found.mats[i];
         const auto* fabric = quilt::find(m_question.quilt.fabrics, mat.fabric);
         const auto pieces = mat.lines.size() == 1 ? tr("1 piece") : tr("%1 pieces").arg(mat.lines.size());
         m_mats->addItem(tr("%1Mat %2%3: %4, %5")
@@ -169,15 +135,15 @@ double watched(double seconds) {
 }
 } // namespace
 
-void MachineDialog::cutOrStop() {
+void MachineDialog::act() {
     if (isCutting()) {
         m_blade.stop();
         m_picture->setProgress({});
         m_says->setText(tr("Stopped. What the blade has been through is cut; the mat is not ticked."));
-        return refreshButtons();
+        return changed(); // what was typed meanwhile counts now
     }
     m_row = static_cast<std::size_t>(std::max(0, m_mats->currentRow()));
-    if (m_busy || m_row >= m_runs.size() || cutBy(m_runs[m_row]).empty()) return;
+    if (isBusy() || m_row >= m_found.mats.size() || cutBy(m_found.mats[m_row]).empty()) return;
     m_since.start();
     m_blade.start(30);
     m_says->setText(tr("Cutting…"));
@@ -185,7 +151,7 @@ void MachineDialog::cutOrStop() {
 }
 
 void MachineDialog::tick() {
-    auto& run = m_runs.at(m_row); // no mats come or go while the blade moves
+    auto& run = m_found.mats.at(m_row); // no mats come or go while the blade moves
     const double progress = static_cast<double>(m_since.elapsed()) / 1000 / watched(run.run->seconds);
     m_picture->setProgress(std::min(progress, 1.0));
     if (progress < 1) return;
@@ -194,31 +160,32 @@ void MachineDialog::tick() {
     run.cut = true;
     fillMats();
     m_says->setText(tr("Mat %1 is cut.").arg(m_row + 1) + " " + m_question.done(cutBy(run)));
-    refreshButtons();
+    changed();
 }
 
 QString MachineDialog::summary() const {
-    if (m_runs.empty())
+    if (m_found.mats.empty())
         return m_small->isChecked() ? tr("No piece is so small. Choose a larger limit, or take all pieces.")
                                     : tr("No piece goes on the mat.");
     double seconds = 0;
-    for (const auto& run : m_runs)
+    for (const auto& run : m_found.mats)
         if (run.run) seconds += run.run->seconds;
     QString out = tr("%1 on %2, %3 in all.")
-                      .arg(m_runs.size() == 1 ? tr("One mat") : tr("%1 mats").arg(m_runs.size()))
+                      .arg(m_found.mats.size() == 1 ? tr("One mat") : tr("%1 mats").arg(m_found.mats.size()))
                       .arg(m_question.sends ? q(m_question.cutter->name()) : tr("a usual machine"))
                       .arg(minutes(seconds));
-    if (!m_plan.byHand.empty())
-        out += " " + tr("By hand: %1.").arg(q(words::numbersWords(block(), m_plan.byHand, 9)));
-    if (!m_plan.tooLarge.empty())
-        out += " " + tr("Larger than the mat: %1.").arg(q(words::numbersWords(block(), m_plan.tooLarge, 9)));
+    if (!m_found.plan.byHand.empty())
+        out += " " + tr("By hand: %1.").arg(q(words::numbersWords(block(), m_found.plan.byHand, 9)));
+    if (!m_found.plan.tooLarge.empty())
+        out += " " +
+               tr("Larger than the mat: %1.").arg(q(words::numbersWords(block(), m_found.plan.tooLarge, 9)));
     return out;
 }
 
 QString MachineDialog::refusals() const {
     const auto row = static_cast<std::size_t>(std::max(0, m_mats->currentRow()));
-    if (row >= m_runs.size()) return "";
-    const auto& run = m_runs[row].run;
+    if (row >= m_found.mats.size()) return "";
+    const auto& run = m_found.mats[row].run;
     if (!run) return q(words::sentence(run.error()));
     QStringList out;
     for (const auto& refusal : run->refusals)
@@ -232,7 +199,7 @@ QString MachineDialog::refusals() const {
 
 void MachineDialog::refresh() {
     const auto row = static_cast<std::size_t>(std::max(0, m_mats->currentRow()));
-    m_picture->show(row < m_runs.size() ? &m_runs[row] : nullptr, m_question.cutter->matWidth(),
+    m_picture->show(row < m_found.mats.size() ? &m_found.mats[row] : nullptr, m_question.cutter->matWidth(),
                     m_question.cutter->matHeight());
     m_says->setText(summary());
     m_refused->setText(refusals());
@@ -242,11 +209,12 @@ void MachineDialog::refresh() {
 
 void MachineDialog::refreshButtons() {
     const auto row = static_cast<std::size_t>(std::max(0, m_mats->currentRow()));
-    const bool cuts = row < m_runs.size() && !cutBy(m_runs[row]).empty();
-    m_send->setText(isCutting() ? tr("Stop") : tr("Cut this mat"));
-    m_send->setEnabled(!m_busy && cuts);
+    const bool cuts = row < m_found.mats.size() && !cutBy(m_found.mats[row]).empty();
+    const bool laid = !isBusy() && m_planned;
+    acceptButton()->setText(isCutting() ? tr("Stop") : tr("Cut this mat"));
+    acceptButton()->setEnabled(isCutting() || (laid && cuts));
     for (auto* button : {m_svg, m_dxf})
-        button->setEnabled(!m_runs.empty() && !isCutting());
+        button->setEnabled(laid && !m_found.mats.empty() && !isCutting());
     for (QWidget* choice : std::initializer_list<QWidget*>{m_mats, m_small, m_byFabric})
         choice->setEnabled(!isCutting());
     m_below->setEnabled(m_small->isChecked() && !isCutting());
@@ -254,7 +222,7 @@ void MachineDialog::refreshButtons() {
 
 void MachineDialog::write(CutFormat format) {
     std::vector<sheet::Page> pages;
-    for (const auto& run : m_runs)
+    for (const auto& run : m_found.mats)
         pages.push_back(run.page);
     m_question.write(format, pages);
 }

@@ -2,9 +2,11 @@
 // A block for the cutting machine: which pieces, on which mats, the blade's way, how long, what it refuses.
 #pragma once
 
+#include "app/dialogs/form.hpp"
 #include "app/pictures/mat_picture.hpp"
+#include "app/questions/machining.hpp"
+#include "app/session/aside.hpp"
 
-#include <QDialog>
 #include <QElapsedTimer>
 #include <QTimer>
 
@@ -16,26 +18,25 @@ class QPushButton;
 
 namespace up::app {
 
-class MachineDialog : public QDialog {
+class MachineDialog : public Form {
     Q_OBJECT
 public:
     explicit MachineDialog(MachineQuestion question, QWidget* parent = nullptr);
-    ~MachineDialog() override;
-    [[nodiscard]] bool isBusy() const { return m_busy; }
+    [[nodiscard]] bool isBusy() const { return m_newest.isBusy(); }
     [[nodiscard]] bool isCutting() const { return m_blade.isActive(); }
-    [[nodiscard]] const std::vector<MatRun>& runs() const { return m_runs; }
+    [[nodiscard]] const std::vector<MatRun>& runs() const { return m_found.mats; }
 
 private:
-    struct Found {
-        Result<plan::MachinePlan> plan;
-        std::vector<MatRun> runs;
-    };
+    void build();
+    [[nodiscard]] Result<void> read() override;
+    void follow(bool well) override;
+    /// Sends the mat to the machine, or stops it.
+    void act() override;
+    /// Aside: mats are laid out, and the machine is asked what it makes of them.
     void plan();
-    void take(Found found);
+    void take(const Result<MatRuns>& found);
     void refresh();
     void write(CutFormat format);
-    /// Sends the mat to the machine, or stops it.
-    void cutOrStop();
     void tick();
     void fillMats();
     void refreshButtons();
@@ -51,14 +52,14 @@ private:
     QCheckBox *m_small, *m_byFabric;
     QLineEdit* m_below;
     QLabel *m_says, *m_refused;
-    QPushButton *m_send, *m_svg, *m_dxf;
+    QPushButton *m_svg = nullptr, *m_dxf = nullptr;
     QTimer m_blade; ///< moves it
     QElapsedTimer m_since;
-    std::shared_ptr<up::Job> m_job;
-    plan::MachinePlan m_plan;
-    std::vector<MatRun> m_runs;
+    plan::MachineOptions m_options;                ///< as the fields say
+    std::optional<plan::MachineOptions> m_planned; ///< what the mats were last asked for with
+    MatRuns m_found;
     std::size_t m_row = 0; ///< the mat that is being cut
-    bool m_busy = false, m_again = false;
+    Newest m_newest{this, Pool::errands, Newest::Before::stops};
 };
 
 } // namespace up::app

@@ -5,7 +5,6 @@
 #include "app/look/names.hpp"
 #include "app/look/text.hpp"
 #include "app/pictures/pages_picture.hpp"
-#include "app/session/aside.hpp"
 #include "core/measure/say.hpp"
 #include "words/sentences.hpp"
 
@@ -29,6 +28,8 @@ QLabel* wrapped(const QString& text, QWidget* parent) {
     label->setWordWrap(true);
     return label;
 }
+
+[[maybe_unused]] constexpr const char* paperNames[] = {N_("Letter")}; // A4 is A4 everywhere
 
 /// As a line of a list begins.
 QString capital(QString name) {
@@ -67,8 +68,8 @@ void PrintMemory::keepSquare(const QString& printer, double mm) const {
 }
 
 PrintDialog::PrintDialog(PrintQuestion question, QWidget* parent)
-    : QDialog(parent), m_question(std::move(question)), m_memory(m_question.settings),
-      m_picture(named(new PagesPicture(this), "print.picture")),
+    : Form(tr("Print: %1").arg(question.block), parent), m_question(std::move(question)),
+      m_memory(m_question.settings), m_picture(named(new PagesPicture(this), "print.picture")),
       m_kind(named(new QComboBox(this), "print.what")), m_paper(named(new QComboBox(this), "print.paper")),
       m_printer(named(new QComboBox(this), "print.printer")),
       m_square(named(new QLineEdit(this), "print.square")),
@@ -77,14 +78,13 @@ PrintDialog::PrintDialog(PrintQuestion question, QWidget* parent)
       m_corrected(wrapped({}, this)), m_count(new QLabel(this)), m_says(wrapped({}, this)),
       m_back(named(new QPushButton("◀", this), "print.back")),
       m_on(named(new QPushButton("▶", this), "print.on")),
-      m_go(named(new QPushButton("Print", this), "print.go")),
       m_pages(std::make_shared<std::vector<sheet::Page>>()) {
-    setWindowTitle(tr("Print: %1").arg(m_question.block));
     for (const auto& one : m_question.kinds)
         m_kind->addItem(one.name);
     m_kind->setCurrentIndex(static_cast<int>(m_question.first));
-    m_paper->addItems({measure::letter.name, measure::a4.name});
-    m_paper->setCurrentText(m_memory.paper().name);
+    for (const auto* paper : {&measure::letter, &measure::a4})
+        m_paper->addItem(tr(paper->name), paper->name);
+    m_paper->setCurrentIndex(m_paper->findData(m_memory.paper().name));
     m_misprint->setRange(80, 120);
     m_misprint->setSuffix(" %");
     m_misprint->setDecimals(1);
@@ -94,17 +94,12 @@ PrintDialog::PrintDialog(PrintQuestion question, QWidget* parent)
     connect(m_picture, &PagesPicture::turned, this, &PrintDialog::refresh);
     connect(m_back, &QPushButton::clicked, this, [this] { m_picture->turnTo(m_picture->page() - 1); });
     connect(m_on, &QPushButton::clicked, this, [this] { m_picture->turnTo(m_picture->page() + 1); });
-    connect(m_kind, &QComboBox::currentIndexChanged, this, &PrintDialog::make);
-    connect(m_paper, &QComboBox::currentIndexChanged, this, [this] {
-        m_memory.keepPaper(m_paper->currentIndex() == 1 ? measure::a4 : measure::letter);
-        make();
-    });
     connect(m_printer, &QComboBox::currentIndexChanged, this, &PrintDialog::choosePrinter);
-    connect(m_square, &QLineEdit::editingFinished, this, &PrintDialog::readSquare);
+    connect(m_square, &QLineEdit::editingFinished, this, &PrintDialog::keepSquare);
     connect(m_misprint, &QDoubleSpinBox::valueChanged, this, [this](double percent) {
         if (auto* by = printer()) by->setMisprint(percent);
     });
-    connect(m_go, &QPushButton::clicked, this, &PrintDialog::go);
+    watch({m_kind, m_paper, m_square});
     choosePrinter();
 }
 
@@ -134,22 +129,14 @@ void PrintDialog::build() {
     right->addWidget(m_advice);
     right->addStretch();
     right->addWidget(m_says);
-    auto* buttons = new QHBoxLayout;
-    auto* close = new QPushButton(tr("Close"), this);
-    close->setAutoDefault(false);
+    addActingFoot(*right, tr("Print"), "print.go");
     m_back->setAutoDefault(false), m_on->setAutoDefault(false);
-    m_go->setAutoDefault(false); // Enter in a field only says that the field is done
-    connect(close, &QPushButton::clicked, this, &QDialog::reject);
-    buttons->addStretch();
-    buttons->addWidget(m_go);
-    buttons->addWidget(close);
-    right->addLayout(buttons);
     row->addLayout(right, 2);
     resize(980, 700);
 }
 
 void PrintDialog::fillPrinters() {
-    m_printer->addItem(capital(pdfFile));
+    m_printer->addItem(tr("A PDF file"));
     for (const auto& one : m_question.printers)
         m_printer->addItem(capital(one->name()));
     if (!m_question.more) return;
@@ -182,89 +169,95 @@ void PrintDialog::choosePrinter() {
     m_misprintName->setVisible(misprint.has_value());
     if (misprint) m_misprint->setValue(*misprint);
     m_square->setText(squareWords(m_memory.square(printerName()), m_question.units));
-    m_go->setText(by ? tr("Print") : tr("Write PDF…"));
-    say({}, false);
-    make();
+    acceptButton()->setText(by ? tr("Print") : tr("Write PDF…"));
+    say({});
+    complain({});
+    changed();
 }
 
-void PrintDialog::readSquare() {
-    if (!m_square->isModified()) return;
-    m_square->setModified(false);
+/// What is remembered of the printer is more exact than a ruler's words for it.
+Result<void> PrintDialog::read() {
+    m_options.paper = m_paper->currentData().toString() == measure::a4.name ? measure::a4 : measure::letter;
+    m_options.square = m_memory.square(printerName());
+    if (!m_square->isModified()) return {};
     const auto square = measure::readLength(m_square->text().trimmed().toStdString(), m_question.units);
-    if (!square) return say(q(words::sentence(square.error())), true);
+    if (!square) return tl::unexpected(square.error());
     if (square->mm() < output::leastSquare || square->mm() > output::mostSquare)
-        return say(
-            tr("A printer that is so far off must be set right first: choose 100 % or “actual size” in "
-               "its dialog, print again, then measure."),
-            true);
-    m_memory.keepSquare(printerName(), square->mm());
-    say({}, false);
-    make();
+        return failure(Code::misprinted);
+    m_options.square = square->mm();
+    return {};
+}
+
+void PrintDialog::follow(bool well) {
+    const std::pair wanted(m_kind->currentIndex(), m_options);
+    if (well && m_madeOf != wanted) {
+        if (!(m_memory.paper() == m_options.paper)) m_memory.keepPaper(m_options.paper);
+        m_madeOf = wanted;
+        make();
+    }
+    refresh();
+}
+
+void PrintDialog::keepSquare() {
+    if (!m_square->isModified() || !well()) return;
+    m_memory.keepSquare(printerName(), m_options.square);
 }
 
 void PrintDialog::make() {
-    if (m_busy) {
-        m_again = true;
-        return;
-    }
-    m_busy = true;
-    refresh();
-    const output::PageOptions options{m_memory.paper(), m_memory.square(printerName())};
-    aside(
-        this, [options, work = kind().make] { return work(options); },
-        [this](const Result<std::vector<sheet::Page>>& made) {
-            m_busy = false;
-            if (std::exchange(m_again, false)) return make();
-            m_pages = std::make_shared<std::vector<sheet::Page>>(made ? *made : std::vector<sheet::Page>());
-            if (!made) say(q(words::sentence(made.error())), true);
-            m_picture->show(m_pages);
-        });
+    complain({});
+    m_newest.ask([options = m_options, work = kind().make] { return work(options); },
+                 [this](const Result<std::vector<sheet::Page>>& made) {
+                     m_pages = std::make_shared<std::vector<sheet::Page>>(made ? *made
+                                                                               : std::vector<sheet::Page>());
+                     if (!made) complain(q(words::sentence(made.error())));
+                     m_picture->show(m_pages);
+                     refresh();
+                 });
 }
 
-void PrintDialog::go() {
-    if (m_busy || m_pages->empty()) return;
-    const auto* by = printer();
-    if (!by) {
+void PrintDialog::act() {
+    if (isBusy() || m_pages->empty()) return;
+    keepSquare();
+    const int at = m_printer->currentIndex();
+    if (!printer()) {
         m_question.write(kind(), *m_pages);
         return accept();
     }
-    m_busy = true;
+    m_printing = true;
+    say(tr("Printing…"));
     refresh();
-    say(tr("Printing…"), false);
     aside(
         this,
-        [by = m_question.printers[static_cast<std::size_t>(m_printer->currentIndex() - 1)], pages = m_pages,
+        [by = m_question.printers[static_cast<std::size_t>(at - 1)], pages = m_pages,
          title = m_question.block + " " + kind().name] { return by->print(*pages, title); },
         [this](const Result<QString>& done) {
-            m_busy = false;
-            if (done)
-                say(*done + (kind().ownSize ? QString()
-                                            : " " + tr("Measure the one-inch square; if it is not one inch, "
-                                                       "write above what it is and print again.")),
-                    false);
-            else
-                say(q(words::sentence(done.error())), true);
+            m_printing = false;
+            complain(done ? QString() : q(words::sentence(done.error())));
+            say(!done            ? QString()
+                : kind().ownSize ? *done
+                                 : *done + " " +
+                                       tr("Measure the one-inch square; if it is not one inch, "
+                                          "write above what it is and print again."));
             refresh();
         });
 }
 
-void PrintDialog::say(const QString& sentence, bool bad) {
+void PrintDialog::say(const QString& sentence) {
     m_says->setText(sentence);
     m_says->setVisible(!sentence.isEmpty());
-    m_says->setStyleSheet(bad ? "color: #B03A25; font-weight: 700;" : QString());
 }
 
 void PrintDialog::refresh() {
     const int count = m_picture->count();
-    m_count->setText(m_busy && count == 0
+    m_count->setText(m_newest.isBusy() && count == 0
                          ? tr("Working out the pages…")
                          : tr("Page %1 of %2").arg(count ? m_picture->page() + 1 : 0).arg(count));
     m_back->setEnabled(m_picture->page() > 0);
     m_on->setEnabled(m_picture->page() + 1 < count);
-    m_go->setEnabled(!m_busy && !m_pages->empty());
+    acceptButton()->setEnabled(well() && !isBusy() && !m_pages->empty());
     m_paper->setEnabled(!kind().ownSize);
     m_advice->setText(kind().advice);
-    const double percent = output::testSquare / m_memory.square(printerName()) * 100;
+    const double percent = output::testSquare / m_options.square * 100;
     m_corrected->setText(
         std::abs(percent - 100) < 0.05
             ? tr("Pages are drawn at true size.")

@@ -84,8 +84,8 @@ void ShapeDialog::buildLetters() {
     m_family = named(new QComboBox(m_letters), "shape.family");
     m_family->addItems(m_question.families);
     m_family->setMaximumWidth(200);
-    m_bold = named(new QCheckBox("Bold", m_letters), "shape.bold");
-    m_italic = named(new QCheckBox("Slanted", m_letters), "shape.italic");
+    m_bold = named(new QCheckBox(tr("Bold"), m_letters), "shape.bold");
+    m_italic = named(new QCheckBox(tr("Slanted"), m_letters), "shape.italic");
     m_together = named(new QCheckBox(tr("Letters that touch are one piece"), m_letters), "shape.together");
     if (m_question.now) {
         m_text->setText(QString::fromStdString(m_question.now->text));

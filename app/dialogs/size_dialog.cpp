@@ -35,11 +35,10 @@ double factorAt(int slider) {
     return std::exp2(static_cast<double>(slider) / sliderSteps * 4 - 2);
 }
 
-using Thin = std::vector<std::vector<shape::Narrow>>;
-
 /// The sized pieces' thin parts; the others keep theirs.
-Thin thinOf(const SizeQuestion& question, const quilt::EdgeStitch& edge, bool whole, double factor) {
-    Thin out;
+std::vector<std::vector<shape::Narrow>> thinOf(const SizeQuestion& question, const quilt::EdgeStitch& edge,
+                                               bool whole, double factor) {
+    std::vector<std::vector<shape::Narrow>> out;
     for (std::size_t i = 0; i < question.judged->pieces.size(); ++i) {
         const bool sized = whole || question.block.pieces[i].id == question.chosen;
         out.push_back(plan::thinAt(question.judged->pieces[i], edge, sized ? factor : 1));
@@ -81,6 +80,7 @@ SizeDialog::SizeDialog(SizeQuestion question, QWidget* parent)
     auto* fixed =
         new QLabel(tr("Seam allowance, cutting margins and the edge stitch stay as they are."), this);
     fixed->setProperty("role", "quiet");
+    fixed->setWordWrap(true);
     column->addWidget(fixed);
     addFoot(*column, tr("Set this size"), "size.set");
     connect(m_picture, &SizePicture::markMoved, this, [this] { setFactor(m_factor, nullptr); });
@@ -178,7 +178,7 @@ Result<double> SizeDialog::factorIn(const QLineEdit& field, double now) const {
     };
     const double factor = now > 0 ? length->mm() / now : 0;
     if (factor < least || factor > most)
-        return failure(Code::absurdSize, {"size", text, said(least), said(most)});
+        return failure(Code::absurdSize, {words::tr("size"), text, said(least), said(most)});
     return factor;
 }
 
@@ -196,7 +196,7 @@ Result<void> SizeDialog::read() {
     constexpr auto narrowest = measure::Length::ofMm(0.1), widest = measure::Length::ofInches(1, 1);
     if (*width < narrowest || *width > widest)
         return failure(Code::absurdSize,
-                       {"stitch", measure::say(*width, m_question.units),
+                       {words::tr("stitch"), measure::say(*width, m_question.units),
                         measure::say(narrowest, m_question.units), measure::say(widest, m_question.units)});
     m_edge.width = *width;
     if (!m_typed) return {};
@@ -235,27 +235,22 @@ void SizeDialog::setFactor(double factor, const QWidget* from) {
 }
 
 void SizeDialog::judge() {
-    if (m_judging) return m_later->start();
-    m_judging = true;
     const double factor = m_factor;
-    aside(
-        this,
-        [question = m_question, edge = m_edge, whole = isWhole(), factor] {
-            return thinOf(question, edge, whole, factor);
-        },
-        [this, factor](const Thin& thin) {
-            m_judging = false;
-            if (factor != m_factor) m_later->start();
-            const auto count =
-                std::count_if(thin.begin(), thin.end(), [](const auto& parts) { return !parts.empty(); });
-            m_verdict->setText(
-                count == 0   ? tr("✓ Nothing is too thin at this size.")
-                : count == 1 ? tr("⚠ One piece is too thin to cut or to stitch at this size.")
-                             : tr("⚠ %1 pieces are too thin to cut or to stitch at this size.").arg(count));
-            m_verdict->setStyleSheet(count == 0 ? "color: #3B7A4B; font-weight: 700"
-                                                : "color: #B03A25; font-weight: 700");
-            m_picture->setThin(thin, factor);
-        });
+    m_newest.ask([question = m_question, edge = m_edge, whole = isWhole(),
+                  factor] { return thinOf(question, edge, whole, factor); },
+                 [this, factor](const Thin& thin) { tellThin(thin, factor); });
+}
+
+void SizeDialog::tellThin(const Thin& thin, double factor) {
+    const auto count =
+        std::count_if(thin.begin(), thin.end(), [](const auto& parts) { return !parts.empty(); });
+    m_verdict->setText(count == 0 ? tr("✓ Nothing is too thin at this size.")
+                       : count == 1
+                           ? tr("⚠ One piece is too thin to cut or to stitch at this size.")
+                           : tr("⚠ %1 pieces are too thin to cut or to stitch at this size.").arg(count));
+    m_verdict->setStyleSheet(count == 0 ? "color: #3B7A4B; font-weight: 700"
+                                        : "color: #B03A25; font-weight: 700");
+    m_picture->setThin(thin, factor);
 }
 
 void SizeDialog::offerSmallest() {

@@ -5,6 +5,7 @@
 
 #include "app/dialogs/form.hpp"
 #include "app/questions/sizing.hpp"
+#include "app/session/aside.hpp"
 
 class QCheckBox;
 class QComboBox;
@@ -41,7 +42,10 @@ private:
     void typedInto(QLineEdit& field);
     [[nodiscard]] Result<void> read() override;
     void follow(bool well) override;
-    void judge(); ///< aside; the newest factor counts
+    void judge();
+    /// Thin parts, by piece.
+    using Thin = std::vector<std::vector<shape::Narrow>>;
+    void tellThin(const Thin& thin, double factor);
     void offerSmallest();
 
     SizeQuestion m_question;
@@ -59,7 +63,7 @@ private:
     QTableView* m_table;
     QTimer* m_later;
     const QLineEdit* m_typed = nullptr; ///< what was written last gives the size
-    bool m_judging = false;
+    Newest m_newest{this, Pool::answers, Newest::Before::stops};
 };
 
 } // namespace up::app

@@ -5,7 +5,6 @@
 #include "app/look/names.hpp"
 #include "app/pictures/turn_picture.hpp"
 
-#include <QDialogButtonBox>
 #include <QLabel>
 #include <QPushButton>
 #include <QSlider>
@@ -34,10 +33,10 @@ QString wordsFor(TurnStage stage) {
 } // namespace
 
 TurnDialog::TurnDialog(const quilt::Quilt& quilt, BlockId block, PieceId chosen, QWidget* parent)
-    : QDialog(parent), m_picture(named(new TurnPicture(quilt, block, chosen, this), "turn.picture")),
+    : Form(tr("Why it is traced mirrored"), parent),
+      m_picture(named(new TurnPicture(quilt, block, chosen, this), "turn.picture")),
       m_words(new QLabel(this)), m_slider(named(new QSlider(Qt::Horizontal, this), "turn.slider")),
       m_timer(new QTimer(this)) {
-    setWindowTitle(tr("Why it is traced mirrored"));
     auto* column = new QVBoxLayout(this);
     column->addWidget(m_picture, 1);
     m_words->setWordWrap(true);
@@ -45,12 +44,8 @@ TurnDialog::TurnDialog(const quilt::Quilt& quilt, BlockId block, PieceId chosen,
     column->addWidget(m_words);
     m_slider->setRange(0, steps);
     column->addWidget(m_slider);
-    auto* buttons = new QDialogButtonBox(this);
-    auto* again = named(buttons->addButton(tr("Play again"), QDialogButtonBox::ActionRole), "turn.play");
-    buttons->addButton(tr("Close"), QDialogButtonBox::RejectRole);
-    column->addWidget(buttons);
-    connect(again, &QPushButton::clicked, this, &TurnDialog::play);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    addClosingFoot(*column);
+    connect(addButton(tr("Play again"), "turn.play"), &QPushButton::clicked, this, &TurnDialog::play);
     connect(m_slider, &QSlider::sliderMoved, this, [this](int value) {
         m_timer->stop();
         setProgress(static_cast<double>(value) / steps);

@@ -3,9 +3,8 @@
 // front.
 #pragma once
 
+#include "app/dialogs/form.hpp"
 #include "core/quilt/quilt.hpp"
-
-#include <QDialog>
 
 class QLabel;
 class QSlider;
@@ -15,7 +14,7 @@ namespace up::app {
 
 class TurnPicture;
 
-class TurnDialog : public QDialog {
+class TurnDialog : public Form {
     Q_OBJECT
 public:
     /// `chosen` is shown alone; with none, the whole block.

@@ -27,7 +27,7 @@ WebDialog::WebDialog(const quilt::Web& web, measure::System units, QWidget* pare
     auto* form = new QFormLayout;
     column->addLayout(form);
     m_papers->addItem(tr("one paper"), 1), m_papers->addItem(tr("two papers"), 2);
-    m_kind->addItem("roll", false), m_kind->addItem("sheets", true);
+    m_kind->addItem(tr("roll"), false), m_kind->addItem(tr("sheets"), true);
     m_sheets->setRange(0, 1000);
     form->addRow(tr("Name"), m_name);
     form->addRow(tr("Papers"), m_papers);
@@ -59,7 +59,7 @@ WebDialog::PressingFields WebDialog::addPressing(QFormLayout& form, const QStrin
     line->setContentsMargins(0, 0, 0, 0);
     PressingFields fields{named(new QDoubleSpinBox(row), (QByteArray(key) + ".seconds").constData()),
                           named(new QLineEdit(row), (QByteArray(key) + ".heat").constData()),
-                          named(new QCheckBox("steam", row), (QByteArray(key) + ".steam").constData())};
+                          named(new QCheckBox(tr("steam"), row), (QByteArray(key) + ".steam").constData())};
     fields.seconds->setRange(0.5, 600);
     fields.seconds->setDecimals(1);
     fields.seconds->setSuffix(" s");
@@ -86,7 +86,8 @@ Result<void> WebDialog::read() {
     if (!length) return tl::unexpected(length.error());
     constexpr auto least = measure::Length::ofMm(1), most = measure::Length::ofMm(10'000);
     const bool sheets = m_kind->currentData().toBool();
-    for (const auto& [which, side] : {std::pair{"width", *width}, std::pair{"length", *length}})
+    for (const auto& [which, side] :
+         {std::pair{words::tr("width"), *width}, std::pair{words::tr("length"), *length}})
         if (side > most * 10 || (side < least && (sheets || side != *length)))
             return failure(Code::absurdSize,
                            {which, measure::say(side, m_units), measure::say(least, m_units),

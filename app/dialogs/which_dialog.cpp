@@ -49,6 +49,7 @@ WhichDialog::WhichDialog(const quilt::Quilt& quilt, BlockId block, QWidget* pare
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(0, 0, 0, 0);
     auto* ask = new QLabel(tr("Measure the piece as it lies, either way up:"), side);
+    ask->setWordWrap(true);
     column->addWidget(ask);
     auto* sides = new QHBoxLayout;
     m_width->setPlaceholderText(tr("across, 2 1/4"));
@@ -91,11 +92,12 @@ void WhichDialog::follow(bool) {
 /// Both sides typed: by how well they fit. Before that: all pieces of this block, to click through.
 void WhichDialog::rank() {
     const double width = m_wide, height = m_high;
-    const int asked = ++m_asked;
-    if (width <= 0 || height <= 0) return fill({allOf(m_quilt, m_block), {}});
+    if (width <= 0 || height <= 0) {
+        m_newest.drop();
+        return fill({allOf(m_quilt, m_block), {}});
+    }
     acceptButton()->setEnabled(false);
-    aside(
-        this,
+    m_newest.ask(
         [quilt = m_quilt, block = m_block, width, height] {
             Ranking out{plan::whichPiece(quilt, block, width, height), {}};
             if (out.candidates.size() > mostListed) out.candidates.resize(mostListed);
@@ -105,9 +107,7 @@ void WhichDialog::rank() {
             out.facts = plan::tellApart(quilt, compared);
             return out;
         },
-        [this, asked](const Ranking& ranking) {
-            if (asked == m_asked) fill(ranking);
-        });
+        [this](const Ranking& ranking) { fill(ranking); });
 }
 
 void WhichDialog::fill(const Ranking& ranking) {

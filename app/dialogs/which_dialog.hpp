@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/dialogs/form.hpp"
+#include "app/session/aside.hpp"
 #include "core/plan/work/which_plan.hpp"
 
 class QLabel;
@@ -34,7 +35,6 @@ private:
     void showCurrent();
 
     quilt::Quilt m_quilt;
-    int m_asked = 0; ///< only the newest ranking counts
     BlockId m_block;
     std::vector<plan::Candidate> m_candidates; ///< as listed
     QLineEdit *m_width, *m_height;
@@ -42,6 +42,7 @@ private:
     TruePicture* m_picture;
     QLabel* m_about;
     double m_wide = 0, m_high = 0; ///< as typed, mm; 0: nothing yet
+    Newest m_newest{this, Pool::answers, Newest::Before::stops};
 };
 
 } // namespace up::app

@@ -14,4 +14,8 @@ public:
                                     int n) const override;
 };
 
+/// The application speaks the user's language from here on: the catalogues under `data`/locale, and Qt's own for
+/// its dialogs where the system has it. Before the first text is shown; lives as long as the application.
+void speakUsersLanguage(const QString& data);
+
 } // namespace up::app

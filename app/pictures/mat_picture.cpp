@@ -3,6 +3,7 @@
 
 #include "app/canvas/painter.hpp"
 #include "app/look/look.hpp"
+#include "app/look/text.hpp"
 #include "words/sentences.hpp"
 
 #include <QPainter>
@@ -20,31 +21,7 @@ QPainterPath pathThrough(const shape::Polyline& line) {
     return path;
 }
 
-/// How far a point lies outside of a piece, mm.
-double outside(const shape::Outline& outline, shape::Point p) {
-    const auto region = shape::regionOf(outline);
-    double least = region.contains(p) ? 0 : 1e9;
-    for (const auto& ring : region.rings)
-        least = std::min(least, shape::distanceTo(ring, p));
-    return least;
-}
-
 } // namespace
-
-std::vector<PieceId> cutBy(const MatRun& run) {
-    if (!run.run) return {};
-    auto lines = run.mat.lines;
-    for (const auto& refusal : run.run->refusals) {
-        if (lines.empty()) break;
-        lines.erase(std::min_element(lines.begin(), lines.end(), [&](const auto& a, const auto& b) {
-            return outside(a.second, refusal.where) < outside(b.second, refusal.where);
-        }));
-    }
-    std::vector<PieceId> out;
-    for (const auto& [piece, outline] : lines)
-        out.push_back(piece);
-    return out;
-}
 
 MatPicture::MatPicture(QWidget* parent)
     : FittedPicture(parent, {400, 400}, {border, badge, border, border}) {}
@@ -114,7 +91,7 @@ void MatPicture::paint(QPainter& painter, const QTransform& map) {
     painter.setFont(font);
     painter.setPen(Qt::white);
     painter.drawText(QRectF(border, 0, width() - 2 * border, badge), Qt::AlignCenter,
-                     QString("◀ ") + words::paperSide);
+                     "◀ " + q(words::sideWords(false)));
     painter.setTransform(map);
     painter.fillRect(area(), look::q(look::webPaper));
     painter.setPen(QPen(look::q(look::line), 1 / scale));

@@ -2,23 +2,10 @@
 // A cutting machine's mat: what is cut from it, and the blade's way.
 #pragma once
 
+#include "app/devices/mat_runs.hpp"
 #include "app/pictures/fitted_picture.hpp"
-#include "app/questions/machining.hpp"
-#include "core/plan/trace/machine_plan.hpp"
 
 namespace up::app {
-
-/// One mat with what is cut from it and the blade's way.
-struct MatRun {
-    plan::Mat mat;
-    sheet::Page page;
-    Result<CutRun> run;
-    std::vector<std::pair<std::string, shape::Point>> numbers; ///< of the pieces, and where they stand
-    bool cut = false;                                          ///< the machine has been through it
-};
-
-/// The pieces on the mat that the machine does not refuse.
-[[nodiscard]] std::vector<PieceId> cutBy(const MatRun& run);
 
 class MatPicture : public FittedPicture {
     Q_OBJECT

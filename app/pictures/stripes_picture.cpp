@@ -3,6 +3,7 @@
 
 #include "app/canvas/painter.hpp"
 #include "app/look/look.hpp"
+#include "app/look/text.hpp"
 #include "core/sheet/sheet.hpp"
 #include "words/sentences.hpp"
 
@@ -72,7 +73,7 @@ void StripesPicture::paintSide(QPainter& painter, bool front) const {
     font.setBold(true);
     painter.setFont(font);
     painter.drawText(QRectF(front ? 0 : width() / 2.0, 4, width() / 2.0, words), Qt::AlignCenter,
-                     front ? QString("▶ ") + words::frontSide : QString("◀ ") + words::paperSide);
+                     QString(front ? "▶ " : "◀ ") + q(words::sideWords(front)));
 }
 
 void StripesPicture::paintEvent(QPaintEvent*) {

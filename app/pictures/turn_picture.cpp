@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/pictures/turn_picture.hpp"
-#include "app/look/text.hpp"
 
 #include "app/canvas/painter.hpp"
 #include "app/look/look.hpp"
+#include "app/look/text.hpp"
 #include "core/sheet/sheet.hpp"
 
 #include <QPainter>
@@ -25,7 +25,7 @@ double through(double progress, double from, double to) {
 
 /// Which side is seen, as on the mat: the paper side has a dashed frame and points left.
 void paintBadge(QPainter& painter, double x, bool paperSide) {
-    const QString words = paperSide ? tr("◀  Paper side, reversed") : tr("▶  Front, as seen");
+    const QString words = QString(paperSide ? "◀  " : "▶  ") + q(words::sideWords(!paperSide));
     QFont font = painter.font();
     font.setBold(true);
     painter.setFont(font);

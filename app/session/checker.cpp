@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/session/checker.hpp"
 
-#include "app/session/aside.hpp"
 #include "core/plan/check/check_plan.hpp"
 
 namespace up::app {
@@ -16,20 +15,14 @@ Checker::Checker(Session& session, QObject* parent) : QObject(parent), m_session
     });
     m_pause.setSingleShot(true);
     m_pause.setInterval(pause);
-    connect(&m_pause, &QTimer::timeout, this, &Checker::start);
-    start();
+    connect(&m_pause, &QTimer::timeout, this, [this] { m_upkeep.refresh(); });
+    m_upkeep.refresh();
 }
 
 void Checker::start() {
-    if (m_running) {
-        m_again = true;
-        return;
-    }
     const auto* block = m_session.block();
     if (!block) return finish({});
-    m_running = true;
-    aside(
-        this,
+    m_upkeep.find(
         [quilt = m_session.quilt(), id = block->id, before = m_stack] {
             const auto& owner = the(quilt.blocks, id);
             auto plan = plan::planBlock(owner, before ? &before->plan : nullptr);
@@ -47,21 +40,15 @@ void Checker::start() {
                 answer.pieces.push_back(piece.id);
             return answer;
         },
-        [this](const Answer& answer) { finish(answer); }, Pool::answers);
+        [this](const Answer& answer) { finish(answer); });
 }
 
 void Checker::finish(const Answer& answer) {
-    m_running = false;
     m_rows = answer.rows;
     m_left = answer.left;
     m_stack = answer.stack;
     m_session.derived().setJudgement(answer.judged, answer.pieces);
-    if (m_again) {
-        m_again = false;
-        start();
-        return;
-    }
-    emit checked();
+    if (!m_upkeep.isBusy()) emit checked();
 }
 
 } // namespace up::app

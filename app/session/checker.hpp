@@ -3,6 +3,7 @@
 // quilt's answer counts.
 #pragma once
 
+#include "app/session/aside.hpp"
 #include "app/session/session.hpp"
 #include "core/check/rows.hpp"
 
@@ -19,7 +20,7 @@ public:
     [[nodiscard]] const std::vector<check::Row>& rows() const { return m_rows; }
     /// What the user has left as it is.
     [[nodiscard]] std::size_t left() const { return m_left; }
-    [[nodiscard]] bool isBusy() const { return m_running || m_again || m_pause.isActive(); }
+    [[nodiscard]] bool isBusy() const { return m_upkeep.isBusy() || m_pause.isActive(); }
 
 signals:
     void checked();
@@ -46,7 +47,7 @@ private:
     std::size_t m_left = 0;
     std::shared_ptr<const Stacked> m_stack;
     QTimer m_pause; ///< a drag is many changes: checking each would only take the window's time
-    bool m_running = false, m_again = false;
+    Upkeep m_upkeep{this, [this] { start(); }};
 };
 
 } // namespace up::app

@@ -3,7 +3,6 @@
 #pragma once
 
 #include "app/session/aside.hpp"
-#include "core/base/job.hpp"
 
 #include <QObject>
 #include <QString>
@@ -15,7 +14,6 @@ class Errand : public QObject {
     Q_OBJECT
 public:
     using QObject::QObject;
-    /// What is asked of it goes on in its own thread for a while, to no end.
     ~Errand() override { abandon(); }
 
     /// Runs `work(job)` aside, then `then(result)` here, unless it has been stopped by then. `what` is what
@@ -26,11 +24,12 @@ public:
         m_job = std::make_shared<Job>();
         emit runningChanged(true);
         aside(
-            this, [work = std::move(work), job = m_job] { return work(job); },
+            this,
+            [work = std::move(work), job = m_job] { return unlessStopped(*job, [&] { return work(job); }); },
             [this, job = m_job, then = std::move(then)](const auto& result) {
-                if (job != m_job) return;
+                if (job != m_job || !result) return;
                 end();
-                then(result);
+                then(*result);
             });
     }
     /// By the user.

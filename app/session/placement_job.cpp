@@ -1,32 +1,25 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/session/placement_job.hpp"
 
-#include "app/session/aside.hpp"
-
 namespace up::app {
 
 PlacementJob::PlacementJob(Session& session, QObject* parent) : QObject(parent), m_session(session) {
     connect(&session, &Session::changed, this, [this](Change change) {
-        if (change != Change::file) start();
+        if (change != Change::file) m_upkeep.refresh();
     });
 }
 
-/// What is asked while one is running is asked again when it has ended.
 void PlacementJob::start() {
     const auto* block = m_session.block();
-    if (m_running || !block || m_session.view() != View::lay) return;
+    if (!block || m_session.view() != View::lay) return;
     const auto question = m_session.derived().placementQuestion();
     if (!question) return; // it is known
-    m_running = true;
-    aside(
-        this, [question = *question] { return std::make_shared<const Placements>(placementsOf(question)); },
+    m_upkeep.find(
+        [question = *question] { return std::make_shared<const Placements>(placementsOf(question)); },
         [this](const std::shared_ptr<const Placements>& answer) {
-            m_running = false;
             m_session.derived().setPlacements(answer);
             emit found();
-            start();
-        },
-        Pool::answers);
+        });
 }
 
 } // namespace up::app

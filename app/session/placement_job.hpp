@@ -3,6 +3,7 @@
 // that it keeps up with a drag, and only for the newest state.
 #pragma once
 
+#include "app/session/aside.hpp"
 #include "app/session/session.hpp"
 
 namespace up::app {
@@ -11,7 +12,7 @@ class PlacementJob : public QObject {
     Q_OBJECT
 public:
     explicit PlacementJob(Session& session, QObject* parent = nullptr);
-    [[nodiscard]] bool isBusy() const { return m_running; }
+    [[nodiscard]] bool isBusy() const { return m_upkeep.isBusy(); }
 
 signals:
     /// The session's Derived knows it now.
@@ -21,7 +22,7 @@ private:
     void start();
 
     Session& m_session;
-    bool m_running = false;
+    Upkeep m_upkeep{this, [this] { start(); }};
 };
 
 } // namespace up::app

@@ -38,9 +38,7 @@ QString nameOf(View view) {
 }
 
 std::optional<View> viewNamed(const QString& name) {
-    for (const View view : every<View>())
-        if (nameOf(view).compare(name, Qt::CaseInsensitive) == 0) return view;
-    return std::nullopt;
+    return fromKey<View>(name.toLower().toStdString());
 }
 
 Session::Session(std::function<std::int64_t()> clock, QObject* parent)

@@ -18,9 +18,14 @@ namespace up::app {
 enum class View : std::uint8_t { landing, draw, trace, bond, cut, lay, fuse, stitch, finish, stash, logbook };
 [[nodiscard]] std::optional<quilt::Tread> treadOf(View view);
 [[nodiscard]] View viewOf(quilt::Tread tread);
-/// "Landing", "Draw", …
+/// What programs call it, in every language.
+constexpr auto keysOf(View) {
+    return std::to_array<std::string_view>(
+        {"landing", "draw", "trace", "bond", "cut", "lay", "fuse", "stitch", "finish", "stash", "logbook"});
+}
+/// "Landing", "Draw", … in the user's language.
 [[nodiscard]] QString nameOf(View view);
-/// By that name, upper and lower case alike.
+/// By its key, upper and lower case alike.
 [[nodiscard]] std::optional<View> viewNamed(const QString& name);
 
 enum class Change : std::uint8_t {

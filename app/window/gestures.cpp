@@ -51,7 +51,7 @@ void EditGesture::cancelled() {
 }
 
 MovePieces::MovePieces(Session& session, bool snaps)
-    : EditGesture(session, "move"), m_pieces(session.chosen()), m_snaps(snaps) {}
+    : EditGesture(session, tr("move")), m_pieces(session.chosen()), m_snaps(snaps) {}
 
 void MovePieces::move(double right, double down) {
     if (!block() || m_pieces.empty()) return;

@@ -99,7 +99,7 @@ void MatHand::turn(double degrees) {
     if (const auto pieces = m_session.chosen(); !pieces.empty())
         m_session.apply(edit::turnPieces(m_session.quilt(), m_session.blockId(), pieces,
                                          measure::Angle::ofDegrees(degrees)),
-                        "turn");
+                        tr("turn"));
 }
 
 } // namespace up::app

@@ -4,9 +4,11 @@
 
 #include "app/canvas/mat.hpp"
 #include "app/look/names.hpp"
+#include "app/window/fold_handle.hpp"
 #include "app/window/mat_hand.hpp"
 #include "app/window/press_timer.hpp"
 #include "app/window/rail.hpp"
+#include "app/window/rows_panel.hpp"
 #include "app/window/tool_row.hpp"
 #include "app/window/window.hpp"
 
@@ -43,12 +45,12 @@ void Menus::buildFile() {
     auto* menu = m_window.menuBar()->addMenu(tr("&Quilt"));
     auto& files = m_window.m_files;
     add(menu, "file.new", tr("&New quilt"), QKeySequence::New, [&] { files.startNew(); });
-    add(menu, "file.open", "&Open…", QKeySequence::Open, [&] { files.open(); });
+    add(menu, "file.open", tr("&Open…"), QKeySequence::Open, [&] { files.open(); });
     m_recent = menu->addMenu(tr("Open &recent"));
     named(m_recent->menuAction(), "file.recent");
     add(menu, "file.sample", tr("Open the sa&mple quilt"), {}, [&] { m_window.openSample(); });
     menu->addSeparator();
-    add(menu, "file.save", "&Save", QKeySequence::Save, [&] { files.save(); });
+    add(menu, "file.save", tr("&Save"), QKeySequence::Save, [&] { files.save(); });
     add(menu, "file.saveAs", tr("Save &as…"), QKeySequence("Ctrl+Shift+S"), [&] { files.saveAs(); });
     menu->addSeparator();
     add(menu, "draw.import", tr("&Import a drawing…"), QKeySequence("Ctrl+I"),
@@ -56,22 +58,22 @@ void Menus::buildFile() {
     add(menu, "file.scan", tr("S&can a page from %1…").arg(m_window.m_scanner.name()), {}, [&] {
         m_window.m_imports.scanPage();
     })->setVisible(false); // a stand-in: only with the sample quilt
-    add(menu, "file.print", "&Print…", QKeySequence::Print, [&] {
+    add(menu, "file.print", tr("&Print…"), QKeySequence::Print, [&] {
         m_window.m_sheets.print(m_window.m_session.view() == View::trace ? SheetCommands::Sheets::tracing
                                                                          : SheetCommands::Sheets::placement);
     });
     add(menu, "file.light", tr("&Light box…"), QKeySequence("Ctrl+Shift+L"),
         [&] { m_window.m_sheets.openLightBox(); });
     menu->addSeparator();
-    add(menu, "file.quit", "&Quit", QKeySequence::Quit, [&] { m_window.close(); });
+    add(menu, "file.quit", tr("&Quit"), QKeySequence::Quit, [&] { m_window.close(); });
 }
 
 void Menus::buildEdit() {
     auto* menu = m_window.menuBar()->addMenu(tr("&Edit"));
     auto& session = m_window.m_session;
     auto& commands = m_window.m_commands;
-    m_undo = add(menu, "edit.undo", "&Undo", QKeySequence::Undo, [&] { session.undo(); });
-    m_redo = add(menu, "edit.redo", "&Redo", QKeySequence("Ctrl+Y"), [&] { session.redo(); });
+    m_undo = add(menu, "edit.undo", tr("&Undo"), QKeySequence::Undo, [&] { session.undo(); });
+    m_redo = add(menu, "edit.redo", tr("&Redo"), QKeySequence("Ctrl+Y"), [&] { session.redo(); });
     m_redo->setShortcuts({QKeySequence("Ctrl+Y"), QKeySequence("Ctrl+Shift+Z")});
     menu->addSeparator();
     add(menu, "edit.all", tr("Choose &all pieces"), QKeySequence::SelectAll, [&] {
@@ -100,7 +102,7 @@ void Menus::buildEdit() {
         const bool metric = session.quilt().units == measure::System::metric;
         session.apply(
             edit::setUnits(session.quilt(), metric ? measure::System::inches : measure::System::metric),
-            "measures");
+            tr("measures"));
     });
     m_metric->setCheckable(true);
 }
@@ -139,7 +141,7 @@ void Menus::buildStack() {
         [&] { stack.toggleUnit(); });
     add(menu, "stack.units", tr("Units &found…"), {}, [&] { stack.offerUnits(); });
     menu->addSeparator();
-    add(menu, "lay.ground", "&Background…", QKeySequence("Ctrl+Shift+B"), [&] { stack.askGround(); });
+    add(menu, "lay.ground", tr("&Background…"), QKeySequence("Ctrl+Shift+B"), [&] { stack.askGround(); });
 }
 
 void Menus::buildPlace() {
@@ -195,7 +197,7 @@ void Menus::buildView() {
     auto* menu = m_window.menuBar()->addMenu(tr("&View"));
     for (const View view : every<View>()) {
         auto* action = menu->addAction(nameOf(view));
-        action->setObjectName("view." + nameOf(view).toLower());
+        action->setObjectName("view." + q(std::string(keyOf(view))));
         const auto tread = treadOf(view);
         const QString key = view == View::landing   ? "0"
                             : view == View::stash   ? "9"
@@ -214,6 +216,11 @@ void Menus::buildView() {
         add(menu, "view.out", tr("Zoom &out"), QKeySequence::ZoomOut, [&] { m_window.m_mat->zoomBy(0.8); });
     out->setShortcuts({QKeySequence("Ctrl+-"), QKeySequence("-")});
     add(menu, "view.fit", tr("&Whole view"), QKeySequence("Ctrl+0"), [&] { m_window.m_mat->fit(); });
+    menu->addSeparator();
+    add(menu, "view.rail", tr("&Pieces beside the mat"), QKeySequence("F8"),
+        [&] { m_window.m_railFold->toggle(); });
+    add(menu, "view.plan", tr("P&lan of the step"), QKeySequence("F9"),
+        [&] { m_window.m_rows->fold().toggle(); });
 }
 
 void Menus::buildKeys() {
@@ -224,18 +231,21 @@ void Menus::buildKeys() {
     key("Space", [this] { m_window.m_commands.doNow(); });
     key("[", [this] { m_window.m_commands.restack(-1); });
     key("]", [this] { m_window.m_commands.restack(1); });
-    key("/", [this] { m_window.m_rail->focusFind(); });
+    key("/", [this] {
+        if (!m_window.m_railFold->isOpen()) m_window.m_railFold->open(true);
+        m_window.m_rail->focusFind();
+    });
     key("T", [this] { m_window.m_timer->toggle(); });
 }
 
 void Menus::refresh() {
     const auto& history = m_window.m_session.history();
-    const auto label = [](const char* word, const std::string& what) {
-        return what.empty() ? QString(word) : QString(word) + " " + QString::fromStdString(what);
+    const auto label = [](const QString& alone, const QString& with, const std::string& what) {
+        return what.empty() ? alone : with.arg(q(what));
     };
-    m_undo->setText(label("&Undo", history.undoName()));
+    m_undo->setText(label(tr("&Undo"), tr("&Undo %1"), history.undoName()));
     m_undo->setEnabled(history.canUndo());
-    m_redo->setText(label("&Redo", history.redoName()));
+    m_redo->setText(label(tr("&Redo"), tr("&Redo %1"), history.redoName()));
     m_redo->setEnabled(history.canRedo());
     m_metric->setChecked(m_window.m_session.quilt().units == measure::System::metric);
 }

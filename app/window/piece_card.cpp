@@ -2,6 +2,7 @@
 #include "app/window/piece_card.hpp"
 #include "app/look/text.hpp"
 
+#include "app/look/flow.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
 #include "app/look/wrap_label.hpp"
@@ -10,12 +11,12 @@
 
 #include <QCheckBox>
 #include <QComboBox>
-#include <QGridLayout>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPixmap>
 #include <QPushButton>
 #include <QSignalBlocker>
+#include <QVBoxLayout>
 
 namespace up::app {
 
@@ -26,18 +27,21 @@ PieceCard::PieceCard(Session& session, Asker& asker, QWidget* parent)
       m_step(named(new QPushButton(this), "piece.step")),
       m_up(named(new QPushButton(tr("Up ]"), this), "piece.up")),
       m_down(named(new QPushButton(tr("Down ["), this), "piece.down")),
-      m_ruined(named(new QPushButton("Ruined…", this), "piece.ruined")) {
+      m_ruined(named(new QPushButton(tr("Ruined…"), this), "piece.ruined")) {
     setProperty("card", true);
-    auto* grid = new QGridLayout(this);
-    grid->setSpacing(5);
-    grid->addWidget(m_title, 0, 0, 1, 2);
-    grid->addWidget(m_name, 1, 0, 1, 2);
-    grid->addWidget(m_fabric, 2, 0, 1, 2);
-    grid->addWidget(m_down, 3, 0);
-    grid->addWidget(m_up, 3, 1);
-    grid->addWidget(m_runsOff, 4, 0, 1, 2);
-    grid->addWidget(m_step, 5, 0);
-    grid->addWidget(m_ruined, 5, 1);
+    auto* column = new QVBoxLayout(this);
+    column->setSpacing(5);
+    const auto beside = [&](std::initializer_list<QWidget*> buttons) {
+        auto* row = new Flow(nullptr, 5);
+        for (auto* button : buttons)
+            row->addWidget(button);
+        column->addLayout(row);
+    };
+    for (QWidget* part : std::initializer_list<QWidget*>{m_title, m_name, m_fabric})
+        column->addWidget(part);
+    beside({m_down, m_up});
+    column->addWidget(m_runsOff);
+    beside({m_step, m_ruined});
     connect(m_name, &QLineEdit::editingFinished, this, [this] {
         const auto* piece = m_session.piece();
         const auto name = m_name->text().trimmed().toStdString();
@@ -58,7 +62,7 @@ PieceCard::PieceCard(Session& session, Asker& asker, QWidget* parent)
     });
     const auto restack = [this](int by) {
         if (const auto* piece = m_session.piece())
-            edited(edit::restack(m_session.quilt(), m_session.blockId(), piece->id, by), "restack");
+            edited(edit::restack(m_session.quilt(), m_session.blockId(), piece->id, by), tr("restack"));
     };
     connect(m_up, &QPushButton::clicked, this, [restack] { restack(1); });
     connect(m_down, &QPushButton::clicked, this, [restack] { restack(-1); });
@@ -93,7 +97,7 @@ void PieceCard::ruin() {
     const auto why =
         m_asker.choice(tr("Ruined"), tr("What happened to %1?").arg(q(piece->name)),
                        {tr("bonded to the right side"), tr("traced without reversing"), tr("heated too long"),
-                        tr("cut wrong"), "lost", tr("stripes ran the wrong way")});
+                        tr("cut wrong"), tr("lost"), tr("stripes ran the wrong way")});
     if (why)
         edited(edit::ruin(m_session.quilt(), block, id, why->toStdString(), m_session.now()),
                tr("ruined piece"));

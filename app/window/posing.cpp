@@ -72,6 +72,7 @@ bool takePicture(QApplication& application, Window& window, const Pose& pose) {
         block && pose.piece > 0 && pose.piece <= block->pieces.size())
         window.session().choosePiece(block->pieces[pose.piece - 1].id);
     if (pose.turned) window.session().turnOver();
+    if (!pose.size.isEmpty()) window.resize(pose.size);
     window.show();
     do
         application.processEvents();

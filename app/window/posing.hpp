@@ -16,6 +16,7 @@ struct Pose {
     bool templates = false, turned = false;
     QStringList press;  ///< controls used before the picture: "draw.sizes", "size.percent=60"
     QStringList lookAt; ///< drawings whose import is opened
+    QSize size{};       ///< of the window; empty: as it comes
 };
 
 /// Shows the window so, writes its picture and closes what has opened. False when it cannot be written.

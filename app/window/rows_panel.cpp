@@ -4,7 +4,9 @@
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
 #include "app/look/wrap_label.hpp"
+#include "app/window/fold_handle.hpp"
 
+#include <QHBoxLayout>
 #include <QLabel>
 #include <QListWidget>
 #include <QPainter>
@@ -31,16 +33,25 @@ QPixmap swatchOf(Colour colour) {
 
 } // namespace
 
-RowsPanel::RowsPanel(QWidget* parent)
-    : QFrame(parent), m_title(new WrapLabel("title", this)), m_list(named(new QListWidget(this), "rows")) {
+RowsPanel::RowsPanel(const QString& settings, QWidget* parent)
+    : QFrame(parent), m_title(new WrapLabel("title", this)), m_list(named(new QListWidget(this), "rows")),
+      m_fold(new FoldHandle(*m_list, FoldHandle::Way::up, "plan.fold", settings, this)) {
     setProperty("card", true);
     m_list->setWordWrap(true);
     m_list->setMinimumHeight(leastHeight);
     m_list->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Ignored);
     m_list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     auto* column = new QVBoxLayout(this);
-    column->addWidget(m_title);
+    auto* head = new QHBoxLayout;
+    head->addWidget(m_title, 1);
+    head->addWidget(m_fold);
+    column->addLayout(head);
     column->addWidget(m_list, 1);
+    const auto room = [this](bool open) {
+        setSizePolicy(QSizePolicy::Preferred, open ? QSizePolicy::Expanding : QSizePolicy::Maximum);
+    };
+    connect(m_fold, &FoldHandle::changed, this, room);
+    room(m_fold->isOpen());
     m_pause.setSingleShot(true);
     m_pause.setInterval(pause);
     connect(&m_pause, &QTimer::timeout, this, &RowsPanel::update);

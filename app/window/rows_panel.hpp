@@ -12,11 +12,16 @@ class QListWidget;
 
 namespace up::app {
 
+class FoldHandle;
+
 class RowsPanel : public QFrame {
     Q_OBJECT
 public:
-    explicit RowsPanel(QWidget* parent = nullptr);
+    /// `settings`: the file that remembers whether it is folded.
+    explicit RowsPanel(const QString& settings, QWidget* parent = nullptr);
     void show(const Rows& rows);
+
+    [[nodiscard]] FoldHandle& fold() { return *m_fold; }
 
 signals:
     void chosen(const up::sheet::Tag& tag);
@@ -24,6 +29,7 @@ signals:
 private:
     QLabel* m_title;
     QListWidget* m_list;
+    FoldHandle* m_fold;
     void update();
     std::vector<Row> m_rows, m_wanted; ///< what the list shows, and is to show when the hand rests
     QTimer m_pause;

@@ -2,6 +2,7 @@
 #include "app/window/section_strip.hpp"
 #include "app/look/text.hpp"
 
+#include "app/look/fitting.hpp"
 #include "app/look/look.hpp"
 #include "app/views/pieces.hpp"
 #include "core/mend/mend.hpp"
@@ -14,22 +15,26 @@ namespace up::app {
 namespace {
 
 constexpr double side = 14, above = 26, ground = 10; // pixels round the section
-constexpr double highest = 24, lowest = 12;          // of a tread
+constexpr double highest = 24, lowest = 4;           // of a tread
 
 } // namespace
 
 SectionStrip::SectionStrip(Session& session, Mending& mending, QWidget* parent)
     : QWidget(parent), m_session(session), m_mending(mending) {
-    setFixedHeight(sizeHint().height());
+    setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Maximum);
     connect(&session, &Session::changed, this, [this](Change change) {
         if (change != Change::file) refresh();
     });
     refresh();
 }
 
+void SectionStrip::setTight(bool tight) {
+    if (std::exchange(m_tight, tight) != tight) refresh();
+}
+
 void SectionStrip::refresh() {
     const auto* block = m_session.block();
-    setVisible(m_session.view() == View::lay && m_session.layMode() == LayMode::block && block &&
+    setVisible(!m_tight && m_session.view() == View::lay && m_session.layMode() == LayMode::block && block &&
                !block->pieces.empty());
     m_treads.clear();
     if (!isVisibleTo(parentWidget())) return;
@@ -86,6 +91,12 @@ void SectionStrip::paintTread(QPainter& painter, const stack::Tread& tread, QRec
     painter.setBrush(look::q(cloth));
     painter.drawRoundedRect(rect, 2, 2);
     const auto label = QString::fromStdString(quilt::labelOf(block, piece.id));
+    constexpr int least = 9, usual = 13; // pixels
+    const int high = std::min(static_cast<int>(rect.height()) - 2, usual);
+    if (high < least) return; // so many lie over each other here that numbers would as well
+    QFont font = painter.font();
+    font.setPixelSize(high);
+    painter.setFont(font);
     if (painter.fontMetrics().horizontalAdvance(label) + 4 > rect.width()) return;
     painter.setPen(look::q(look::inkOn(cloth)));
     const auto whole = label + " " + QString::fromStdString(piece.name);
@@ -99,14 +110,12 @@ void SectionStrip::paintEvent(QPaintEvent*) {
     painter.fillRect(rect(), look::q(look::panel));
     const auto* block = m_session.block();
     if (!block) return;
-    QFont font = painter.font();
-    font.setPixelSize(13);
-    painter.setFont(font);
     painter.setPen(look::q(look::slate));
-    painter.drawText(QRectF(side, 4, width() - 2 * side, above - 6), Qt::AlignVCenter | Qt::AlignLeft,
-                     m_treads.empty() ? tr("No piece lies along the dashed line. Drag its ends A and B.")
-                                      : tr("The stack from the side, from A to B. Drag a tread over or under "
-                                           "another to restack."));
+    look::writeFitting(painter, {side, 4, width() - 2 * side, above - 6}, Qt::AlignVCenter | Qt::AlignLeft,
+                       m_treads.empty()
+                           ? tr("No piece lies along the dashed line. Drag its ends A and B.")
+                           : tr("The stack from the side, A to B: drag a piece over or under another."),
+                       13);
     const QRectF cloth(side, height() - 4 - ground, width() - 2 * side, ground);
     painter.fillRect(cloth, look::q(drawn::clothOf(m_session.quilt(), block->background)));
     painter.setPen(QPen(look::q(look::slate), 0.8));

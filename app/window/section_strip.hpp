@@ -14,7 +14,10 @@ class SectionStrip : public QWidget {
     Q_OBJECT
 public:
     SectionStrip(Session& session, Mending& mending, QWidget* parent = nullptr);
-    [[nodiscard]] QSize sizeHint() const override { return {600, 128}; }
+    [[nodiscard]] QSize sizeHint() const override { return {300, 128}; }
+    [[nodiscard]] QSize minimumSizeHint() const override { return {200, 84}; }
+    /// There is no room for it: the mat needs it more.
+    void setTight(bool tight);
     /// Where the treads of a piece are drawn, from the left.
     [[nodiscard]] std::vector<QRectF> treadsOf(PieceId piece) const;
 
@@ -39,6 +42,7 @@ private:
     std::vector<std::size_t> m_order; ///< bottom first, as they say
     double m_length = 1;              ///< of the line, mm
     int m_levels = 1;
+    bool m_tight = false;
     std::optional<stack::Tread> m_held;
     QPointF m_from, m_now;
 };

@@ -2,6 +2,7 @@
 #include "app/window/stair.hpp"
 #include "app/look/text.hpp"
 
+#include "app/look/fitting.hpp"
 #include "app/look/look.hpp"
 
 #include <QHelpEvent>
@@ -18,6 +19,29 @@ QString leftWords(const plan::TreadCount& count, bool empty) {
     if (empty || count.of == 0) return "–";
     if (count.left() == 0) return tr("✓ done");
     return tr("%1 left").arg(count.left());
+}
+
+QFont fontOf(const QPainter& painter, int pixels, bool bold) {
+    QFont font = painter.font();
+    font.setPixelSize(pixels);
+    font.setBold(bold);
+    return font;
+}
+
+/// Side by side, or where the tread is narrow one below the other.
+void writeTread(QPainter& painter, const QRect& room, const QString& name, const QString& left,
+                Colour colour) {
+    constexpr int gap = 6;
+    const int wide = QFontMetrics(fontOf(painter, 16, true)).horizontalAdvance(name) + gap +
+                     QFontMetrics(fontOf(painter, 13, false)).horizontalAdvance(left);
+    const bool beside = wide <= room.width();
+    const QRect above(room.left(), room.top(), room.width(), beside ? 19 : 15);
+    painter.setPen(look::q(look::ink));
+    look::writeFitting(painter, above, Qt::AlignLeft | Qt::AlignVCenter, name, beside ? 16 : 14, true);
+    painter.setPen(look::q(colour));
+    const QRect below(room.left(), above.bottom(), room.width(), 13);
+    look::writeFitting(painter, beside ? above : below,
+                       (beside ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter, left, beside ? 13 : 12);
 }
 
 } // namespace
@@ -57,26 +81,14 @@ void Stair::paintTread(QPainter& painter, View view) const {
         bar.setWidth(bar.width() * full);
         painter.fillRect(bar, look::q(full >= 1 ? look::moss : look::brass));
     }
-    QFont font = painter.font();
-    font.setPixelSize(16);
-    font.setBold(true);
-    painter.setFont(font);
-    painter.setPen(look::q(look::ink));
     if (!tread) {
-        painter.drawText(place, Qt::AlignCenter, nameOf(view));
+        painter.setPen(look::q(look::ink));
+        look::writeFitting(painter, place.adjusted(3, 0, -3, 0), Qt::AlignCenter, nameOf(view), 16, true);
         return;
     }
-    const QRect words = place.adjusted(9, 3, -6, -9);
-    const int line = words.top() + 1;
-    painter.drawText(QRect(words.left(), line, words.width(), 19), Qt::AlignLeft | Qt::AlignVCenter,
-                     nameOf(view));
-    font.setPixelSize(13);
-    font.setBold(false);
-    painter.setFont(font);
     const bool done = !empty && count.left() == 0;
-    painter.setPen(look::q(done ? look::moss : look::slate));
-    painter.drawText(QRect(words.left(), line, words.width(), 19), Qt::AlignRight | Qt::AlignVCenter,
-                     leftWords(count, empty));
+    writeTread(painter, place.adjusted(8, 4, -5, -9), nameOf(view), leftWords(count, empty),
+               done ? look::moss : look::slate);
     if (here) {
         painter.setPen(Qt::NoPen);
         painter.setBrush(look::q(look::brass));

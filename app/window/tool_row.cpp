@@ -2,13 +2,13 @@
 #include "app/window/tool_row.hpp"
 #include "app/look/text.hpp"
 
+#include "app/look/flow.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
 #include "core/measure/say.hpp"
 
 #include <QCheckBox>
 #include <QComboBox>
-#include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
@@ -19,8 +19,7 @@ namespace up::app {
 ToolRow::ToolRow(Session& session, LayoutJob& layout, const AllCommands& all, QWidget* parent)
     : QWidget(parent), m_session(session), m_layout(layout), m_commands(all.commands), m_shapes(all.shapes),
       m_imports(all.imports), m_sheets(all.sheets), m_tracing(all.tracing), m_stack(all.stack) {
-    auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(0, 0, 0, 0);
+    auto* row = new Flow(this);
     auto* fresh = on({View::landing}, named(new QPushButton(tr("New block…"), this), "block.new"));
     row->addWidget(fresh);
     connect(fresh, &QPushButton::clicked, this, [this] { m_commands.newBlock(); });
@@ -28,7 +27,6 @@ ToolRow::ToolRow(Session& session, LayoutJob& layout, const AllCommands& all, QW
     buildTrace(*row);
     buildLay(*row);
     buildStitch(*row);
-    row->addStretch();
     connect(&m_session, &Session::changed, this, &ToolRow::refresh);
     connect(&m_layout, &LayoutJob::runningChanged, this, &ToolRow::refresh);
     connect(&m_layout, &LayoutJob::waysChanged, this, &ToolRow::refresh);
@@ -40,19 +38,19 @@ template<class Widget> Widget* ToolRow::on(std::initializer_list<View> views, Wi
     return widget;
 }
 
-void ToolRow::buildDraw(QHBoxLayout& row) {
-    auto* import = on({View::draw}, named(new QPushButton("Import…", this), "draw.import"));
-    auto* shape = on({View::draw}, named(new QPushButton("Shape…", this), "draw.shape"));
-    auto* arrange = on({View::draw}, named(new QPushButton("Copies…", this), "draw.arrange"));
+void ToolRow::buildDraw(QLayout& row) {
+    auto* import = on({View::draw}, named(new QPushButton(tr("Import…"), this), "draw.import"));
+    auto* shape = on({View::draw}, named(new QPushButton(tr("Shape…"), this), "draw.shape"));
+    auto* arrange = on({View::draw}, named(new QPushButton(tr("Copies…"), this), "draw.arrange"));
     connect(shape, &QPushButton::clicked, this, [this] { m_shapes.addShape(); });
     connect(arrange, &QPushButton::clicked, this, [this] { m_shapes.arrange(); });
     auto* sizeName = on({View::draw}, new QLabel(tr("Finished"), this));
     m_size = on({View::draw}, named(new QLineEdit(this), "draw.size"));
     m_size->setMinimumWidth(64);
     m_size->setMaximumWidth(110);
-    auto* sizes = on({View::draw}, named(new QPushButton("Sizes…", this), "draw.sizes"));
+    auto* sizes = on({View::draw}, named(new QPushButton(tr("Sizes…"), this), "draw.sizes"));
     m_reversed = on({View::draw}, named(new QCheckBox(tr("Came reversed"), this), "draw.reversed"));
-    m_templates = on({View::draw}, named(new QPushButton("Templates", this), "draw.templates"));
+    m_templates = on({View::draw}, named(new QPushButton(tr("Templates"), this), "draw.templates"));
     m_templates->setCheckable(true);
     m_templates->setMinimumWidth(108); // bold when checked
     for (QWidget* part :
@@ -70,10 +68,10 @@ void ToolRow::buildDraw(QHBoxLayout& row) {
     connect(m_templates, &QPushButton::clicked, this, [this](bool on) { m_session.showTemplates(on); });
 }
 
-void ToolRow::buildTrace(QHBoxLayout& row) {
+void ToolRow::buildTrace(QLayout& row) {
     m_web = on({View::trace}, named(new QComboBox(this), "trace.web"));
     m_layOut = on({View::trace}, named(new QPushButton(this), "trace.layout"));
-    m_print = on({View::trace}, named(new QPushButton("Print…", this), "trace.pages"));
+    m_print = on({View::trace}, named(new QPushButton(tr("Print…"), this), "trace.pages"));
     auto* cut = on({View::cut}, named(new QPushButton(tr("Cut file…"), this), "cut.file"));
     auto* machine = on({View::cut}, named(new QPushButton(tr("Cutting machine…"), this), "cut.machine"));
     connect(machine, &QPushButton::clicked, this, [this] { m_sheets.cutByMachine(); });
@@ -87,7 +85,7 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
     row.addWidget(about);
     row.addWidget(m_layOut);
     m_compare = on({View::trace}, named(new QPushButton(tr("Compare ways"), this), "trace.compare"));
-    m_pin = on({View::trace}, named(new QPushButton("Pin", this), "trace.pin"));
+    m_pin = on({View::trace}, named(new QPushButton(tr("Pin"), this), "trace.pin"));
     row.addWidget(m_compare);
     row.addWidget(m_pin);
     connect(m_compare, &QPushButton::clicked, this, [this] { m_tracing.compare(); });
@@ -109,7 +107,7 @@ void ToolRow::buildTrace(QHBoxLayout& row) {
     connect(cut, &QPushButton::clicked, this, [this] { m_sheets.writeCutFile(); });
 }
 
-void ToolRow::buildLay(QHBoxLayout& row) {
+void ToolRow::buildLay(QLayout& row) {
     m_background = on({View::lay}, named(new QComboBox(this), "lay.background"));
     m_background->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     m_background->setMinimumContentsLength(11);
@@ -117,7 +115,7 @@ void ToolRow::buildLay(QHBoxLayout& row) {
     auto* right = on({View::lay}, named(new QPushButton("⟳", this), "lay.right"));
     m_steps = on({View::lay}, named(new QPushButton(tr("Step by step"), this), "lay.steps"));
     m_count = on({View::lay}, named(new QPushButton(tr("All there?"), this), "lay.count"));
-    auto* sheet = on({View::lay}, named(new QPushButton("Print…", this), "lay.sheet"));
+    auto* sheet = on({View::lay}, named(new QPushButton(tr("Print…"), this), "lay.sheet"));
     auto* light = on({View::trace, View::lay}, named(new QPushButton(tr("Light box…"), this), "light.open"));
     connect(light, &QPushButton::clicked, this, [this] { m_sheets.openLightBox(); });
     for (QWidget* part :
@@ -151,7 +149,7 @@ void ToolRow::chooseBackground(int row) {
     refresh();
 }
 
-void ToolRow::buildStitch(QHBoxLayout& row) {
+void ToolRow::buildStitch(QLayout& row) {
     auto* name = on({View::stitch}, new QLabel(tr("Thread for the chosen piece"), this));
     m_thread = on({View::stitch}, named(new QComboBox(this), "stitch.thread"));
     row.addWidget(name);

@@ -13,7 +13,7 @@
 
 class QCheckBox;
 class QComboBox;
-class QHBoxLayout;
+class QLayout;
 class QLineEdit;
 class QPushButton;
 
@@ -39,11 +39,11 @@ signals:
 
 private:
     template<class Widget> Widget* on(std::initializer_list<View> views, Widget* widget);
-    void buildDraw(QHBoxLayout& row);
-    void buildTrace(QHBoxLayout& row);
-    void buildLay(QHBoxLayout& row);
+    void buildDraw(QLayout& row);
+    void buildTrace(QLayout& row);
+    void buildLay(QLayout& row);
     void chooseBackground(int row);
-    void buildStitch(QHBoxLayout& row);
+    void buildStitch(QLayout& row);
     void refresh();
     void fillChoices();
     void readSize();

@@ -154,7 +154,7 @@ void WaysStrip::refresh() {
     const auto ways = here ? m_layout.ways() : std::vector<Way>{};
     if (here && m_layout.isComparing()) {
         auto* says = new QLabel(tr("Trying the other ways to lay it out…"), this);
-        auto* stop = named(new QPushButton("Stop", this), "ways.stop");
+        auto* stop = named(new QPushButton(tr("Stop"), this), "ways.stop");
         connect(stop, &QPushButton::clicked, this, [this] { m_layout.stopComparing(); });
         m_row->addWidget(says);
         m_row->addWidget(stop);

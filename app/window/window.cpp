@@ -7,6 +7,7 @@
 #include "app/look/names.hpp"
 #include "app/views/view.hpp"
 #include "app/window/checks_panel.hpp"
+#include "app/window/fold_handle.hpp"
 #include "app/window/lay_strip.hpp"
 #include "app/window/mat_hand.hpp"
 #include "app/window/menus.hpp"
@@ -31,7 +32,10 @@
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QListWidget>
+#include <QLocale>
 #include <QMimeData>
+#include <QScrollArea>
+#include <QSettings>
 #include <QVBoxLayout>
 
 namespace up::app {
@@ -39,9 +43,10 @@ namespace up::app {
 Window::Window(WindowOptions options)
     : m_ownAsker(options.asker ? nullptr : std::make_unique<DialogAsker>(this)),
       m_asker(options.asker ? *options.asker : *m_ownAsker), m_sample(options.sample),
-      m_session(std::move(options.clock)), m_checker(m_session), m_layout(m_session), m_placements(m_session),
-      m_scanner(options.scannedPage), m_imports(m_session, m_asker, m_scanner),
-      m_tracing(m_session, m_layout, m_asker), m_commands(m_session, m_layout, m_asker, m_imports, m_tracing),
+      m_settings(options.folder + "/settings.ini"), m_session(std::move(options.clock)), m_checker(m_session),
+      m_layout(m_session), m_placements(m_session), m_scanner(options.scannedPage),
+      m_imports(m_session, m_asker, m_scanner), m_tracing(m_session, m_layout, m_asker),
+      m_commands(m_session, m_layout, m_asker, m_imports, m_tracing),
       m_sheets(m_session, m_asker, options.folder), m_shapes(m_session, m_asker), m_mending(m_session),
       m_stack(m_session, m_mending, m_asker), m_places(m_session),
       m_autosave(m_session, options.folder, options.autosaveDelay),
@@ -54,10 +59,19 @@ Window::Window(WindowOptions options)
     column->setSpacing(6);
     column->addWidget(named(new Stair(m_session, centre), "stair"));
     auto* row = new QHBoxLayout;
-    row->setSpacing(8);
+    row->setSpacing(0);
     column->addLayout(row, 1);
-    row->addWidget(buildLeft());
+    auto* left = buildLeft();
+    m_railFold = new FoldHandle(*left, FoldHandle::Way::left, "rail.fold", m_settings, centre);
+    m_railFold->setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Expanding);
+    m_railFold->setFixedWidth(16); // as high as the mat: hard to miss
+    auto* side = new QHBoxLayout;
+    side->setSpacing(0);
+    side->addWidget(left);
+    side->addWidget(m_railFold);
+    row->addLayout(side);
     row->addWidget(buildMiddle(), 1);
+    row->addSpacing(8);
     row->addWidget(buildRight());
     setCentralWidget(centre);
     new Menus(*this);
@@ -87,6 +101,7 @@ Window::Window(WindowOptions options)
     qApp->installEventFilter(this);
     if (options.standIns) showStandIns();
     resize(1280, 800);
+    restoreGeometry(QSettings(m_settings, QSettings::IniFormat).value("window/place").toByteArray());
     m_mat->setFocus();
     refresh(Change::quilt);
     showTitle();
@@ -133,8 +148,8 @@ QWidget* Window::buildMiddle() {
     column->addWidget(new ErrandStrip(m_mending.errand(), "mending.stop", middle));
     column->addWidget(m_mat, 1);
     column->addWidget(new WaysStrip(m_session, m_layout, m_tracing, middle));
-    auto* section = named(new SectionStrip(m_session, m_mending, middle), "section");
-    column->addWidget(section);
+    m_section = named(new SectionStrip(m_session, m_mending, middle), "section");
+    column->addWidget(m_section);
     auto* strip = named(new LayStrip(m_session, m_places, middle), "lay.strip");
     connect(&m_placements, &PlacementJob::found, strip, &LayStrip::refresh);
     connect(&m_checker, &Checker::checked, strip, &LayStrip::refresh);
@@ -144,13 +159,21 @@ QWidget* Window::buildMiddle() {
 }
 
 QWidget* Window::buildRight() {
-    auto* right = new QWidget(this);
-    right->setFixedWidth(290);
+    auto* scroll = new QScrollArea(this); // where it is too high for the window
+    scroll->setFixedWidth(290);
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setStyleSheet("QScrollArea { background: transparent; }");
+    auto* right = new QWidget(scroll);
+    right->setObjectName("centre");
+    scroll->setWidget(right);
     auto* column = new QVBoxLayout(right);
     column->setContentsMargins(0, 0, 0, 0);
     auto* now = new NowPanel(m_session, m_layout, right);
     m_timer = new PressTimer(m_session, right);
-    m_rows = new RowsPanel(right);
+    m_rows = new RowsPanel(m_settings, right);
     column->addWidget(now);
     column->addWidget(m_timer);
     column->addWidget(m_rows, 3);
@@ -160,7 +183,7 @@ QWidget* Window::buildRight() {
         if (const auto* block = std::get_if<BlockId>(&tag)) m_session.chooseBlock(*block);
         if (const auto* piece = std::get_if<PieceId>(&tag)) m_session.choosePiece(*piece);
     });
-    return right;
+    return scroll;
 }
 
 void Window::refresh(Change change) {
@@ -186,10 +209,8 @@ void Window::fillLog() {
     for (auto entry = log.rbegin(); entry != log.rend(); ++entry) {
         const auto* block = quilt::find(m_session.quilt().blocks, entry->block);
         const auto* piece = block && entry->piece ? quilt::find(block->pieces, entry->piece) : nullptr;
-        QString text = QDateTime::fromSecsSinceEpoch(entry->time, Qt::UTC)
-                           .toLocalTime()
-                           .toString("ddd d MMM yyyy, hh:mm") +
-                       "   ";
+        const auto when = QDateTime::fromSecsSinceEpoch(entry->time, Qt::UTC).toLocalTime();
+        QString text = QLocale().toString(when, "ddd d MMM yyyy, hh:mm") + "   ";
         text += block ? QString::fromStdString(block->name) : tr("a removed block");
         if (piece) text += ": " + QString::fromStdString(quilt::calledOf(*block, *piece));
         text += " – " + QString::fromStdString(words::logWords(entry->what));
@@ -227,8 +248,19 @@ void Window::openSample() {
     m_files.openCopy(m_sample);
 }
 
+/// What there is no room for folds away.
+void Window::resizeEvent(QResizeEvent* event) {
+    QMainWindow::resizeEvent(event);
+    constexpr int wide = 1150, high = 720, low = 600;
+    m_railFold->setTight(width() < wide);
+    m_rows->fold().setTight(height() < high);
+    m_section->setTight(height() < low);
+}
+
 void Window::closeEvent(QCloseEvent* event) {
     event->setAccepted(m_files.mayLeave());
+    if (event->isAccepted())
+        QSettings(m_settings, QSettings::IniFormat).setValue("window/place", saveGeometry());
 }
 
 /// Others may have been at the file while the window was behind theirs.

@@ -22,11 +22,13 @@ class QListWidget;
 
 namespace up::app {
 
+class FoldHandle;
 class Mat;
 class MatHand;
 class PressTimer;
 class Rail;
 class RowsPanel;
+class SectionStrip;
 class ToolRow;
 class WaysStrip;
 
@@ -67,6 +69,7 @@ public:
 protected:
     void closeEvent(QCloseEvent* event) override;
     void changeEvent(QEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dropEvent(QDropEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
@@ -85,7 +88,7 @@ private:
 
     std::unique_ptr<Asker> m_ownAsker;
     Asker& m_asker;
-    QString m_sample;
+    QString m_sample, m_settings;
     Session m_session;
     Checker m_checker;
     LayoutJob m_layout;
@@ -106,6 +109,8 @@ private:
     Rail* m_rail = nullptr;
     ToolRow* m_tools = nullptr;
     RowsPanel* m_rows = nullptr;
+    FoldHandle* m_railFold = nullptr;
+    SectionStrip* m_section = nullptr;
     PressTimer* m_timer = nullptr;
     QListWidget* m_log = nullptr;
     QLabel* m_says = nullptr;

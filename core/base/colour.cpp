@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/base/colour.hpp"
 
+#include "core/base/spoken.hpp"
+
 #include <array>
 #include <charconv>
 #include <cmath>
@@ -13,14 +15,17 @@ struct Named {
     const char* name;
 };
 constexpr std::array clothColours{
-    Named{{20, 20, 24}, "black"},    Named{{250, 250, 248}, "white"},  Named{{243, 234, 210}, "cream"},
-    Named{{128, 128, 128}, "grey"},  Named{{200, 202, 204}, "silver"}, Named{{74, 86, 98}, "slate"},
-    Named{{178, 44, 44}, "red"},     Named{{178, 90, 44}, "rust"},     Named{{226, 130, 50}, "orange"},
-    Named{{200, 150, 50}, "brass"},  Named{{240, 205, 80}, "yellow"},  Named{{120, 140, 60}, "moss"},
-    Named{{50, 110, 60}, "green"},   Named{{30, 70, 60}, "bottle"},    Named{{40, 140, 150}, "teal"},
-    Named{{110, 175, 210}, "sky"},   Named{{45, 95, 170}, "blue"},     Named{{28, 44, 84}, "navy"},
-    Named{{110, 70, 140}, "purple"}, Named{{220, 150, 165}, "pink"},   Named{{110, 72, 46}, "brown"},
-    Named{{196, 164, 124}, "tan"}};
+    Named{{20, 20, 24}, UP_SPOKEN("black")},     Named{{250, 250, 248}, UP_SPOKEN("white")},
+    Named{{243, 234, 210}, UP_SPOKEN("cream")},  Named{{128, 128, 128}, UP_SPOKEN("grey")},
+    Named{{200, 202, 204}, UP_SPOKEN("silver")}, Named{{74, 86, 98}, UP_SPOKEN("slate")},
+    Named{{178, 44, 44}, UP_SPOKEN("red")},      Named{{178, 90, 44}, UP_SPOKEN("rust")},
+    Named{{226, 130, 50}, UP_SPOKEN("orange")},  Named{{200, 150, 50}, UP_SPOKEN("brass")},
+    Named{{240, 205, 80}, UP_SPOKEN("yellow")},  Named{{120, 140, 60}, UP_SPOKEN("moss")},
+    Named{{50, 110, 60}, UP_SPOKEN("green")},    Named{{30, 70, 60}, UP_SPOKEN("bottle")},
+    Named{{40, 140, 150}, UP_SPOKEN("teal")},    Named{{110, 175, 210}, UP_SPOKEN("sky")},
+    Named{{45, 95, 170}, UP_SPOKEN("blue")},     Named{{28, 44, 84}, UP_SPOKEN("navy")},
+    Named{{110, 70, 140}, UP_SPOKEN("purple")},  Named{{220, 150, 165}, UP_SPOKEN("pink")},
+    Named{{110, 72, 46}, UP_SPOKEN("brown")},    Named{{196, 164, 124}, UP_SPOKEN("tan")}};
 
 int nibble(char c) {
     if (c >= '0' && c <= '9') return c - '0';
@@ -64,7 +69,7 @@ std::string nameFor(Colour c) {
         const double away = 2 * r * r + 4 * g * g + 3 * b * b;
         if (away < least) least = away, best = &named;
     }
-    return best->name;
+    return spoken(best->name);
 }
 
 double luminance(Colour c) {

@@ -30,6 +30,7 @@ enum class Code : std::uint8_t {
     noSuchOffCut, ///< {its number}
     webIsARoll,   ///< cannot be printed on: {web}
     nothingToDo,  ///< {what}
+    misprinted,   ///< a printer too far off for its square to correct it: {}
     // drawings
     notSvg,          ///< {file, what the parser said}
     notDxf,          ///< {file, what is wrong}

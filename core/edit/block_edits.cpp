@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/spoken.hpp"
 #include "core/edit/change.hpp"
 #include "core/edit/naming.hpp"
 #include "core/measure/say.hpp"
@@ -17,7 +18,7 @@ namespace {
 Result<void> sane(Length width, Length height, measure::System units) {
     for (const Length side : {width, height})
         if (side < leastSide || side > mostSide)
-            return failure(Code::absurdSize, {"finished size", measure::say(side, units),
+            return failure(Code::absurdSize, {spoken("finished size"), measure::say(side, units),
                                               measure::say(leastSide, units), measure::say(mostSide, units)});
     return {};
 }
@@ -153,7 +154,7 @@ Edited putWeb(const Quilt& quilt, quilt::Web web) {
     for (const Length side : {web.width, web.length()})
         if (side < leastSide || side > mostWeb)
             return failure(Code::absurdSize,
-                           {"size of the web", measure::say(side, quilt.units),
+                           {spoken("size of the web"), measure::say(side, quilt.units),
                             measure::say(leastSide, quilt.units), measure::say(mostWeb, quilt.units)});
     Quilt out = quilt;
     if (auto* known = find(out.webs, web.id)) {

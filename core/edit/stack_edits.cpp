@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/spoken.hpp"
 #include "core/edit/change.hpp"
 #include "core/edit/stacking.hpp"
 
@@ -97,7 +98,7 @@ Edited addLining(const Quilt& quilt, BlockId blockId, PieceId id, shape::Outline
                                         [&](const Piece& p) { return p.id == id; });
         Piece lining{};
         lining.id = PieceId{whole.nextId++};
-        lining.name = "lining of " + owner->name;
+        lining.name = spoken("lining of {0}", {owner->name});
         lining.liningOf = id;
         lining.fabric = fabric;
         lining.thread = owner->thread;
@@ -132,7 +133,7 @@ Edited putFabric(const Quilt& quilt, const quilt::Fabric& fabric) {
 Edited setUnderlap(const Quilt& quilt, BlockId id, Length underlap) {
     constexpr Length least = Length::ofInches(1, 32), most = Length::ofInches(1, 1);
     if (underlap < least || underlap > most)
-        return failure(Code::absurdSize, {"underlap", measure::say(underlap, quilt.units),
+        return failure(Code::absurdSize, {spoken("underlap"), measure::say(underlap, quilt.units),
                                           measure::say(least, quilt.units), measure::say(most, quilt.units)});
     return changeBlock(quilt, id, [&](Quilt&, Block& block) { block.underlap = underlap; });
 }

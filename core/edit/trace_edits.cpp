@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/spoken.hpp"
 #include "core/edit/change.hpp"
 #include "core/edit/tracing.hpp"
 
@@ -109,8 +110,8 @@ Edited setLeastOffCut(const Quilt& quilt, Length least) {
     constexpr Length smallest = Length::ofInches(1, 2), largest = Length::ofInches(12, 1);
     if (least < smallest || least > largest)
         return failure(Code::absurdSize,
-                       {"off-cut", measure::say(least, quilt.units), measure::say(smallest, quilt.units),
-                        measure::say(largest, quilt.units)});
+                       {spoken("off-cut"), measure::say(least, quilt.units),
+                        measure::say(smallest, quilt.units), measure::say(largest, quilt.units)});
     Quilt out = quilt;
     out.leastOffCut = least;
     return out;

@@ -9,6 +9,7 @@ namespace up::measure {
 struct Paper {
     const char* name;
     Length width, height; ///< upright
+    bool operator==(const Paper&) const = default;
 };
 
 /// Source: ANSI/ASME Y14.1, size A: 8.5 × 11 in.

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/measure/say.hpp"
 
+#include "core/base/spoken.hpp"
 #include "core/base/text.hpp"
 
 #include <array>
@@ -131,8 +132,10 @@ std::string sayInches(Length length, int denominator) {
     const std::int64_t nm = std::abs(length.nanometres());
     const std::int64_t off = nm - (nm + part / 2) / part * part;
     constexpr std::int64_t exact = nanometresPerInch / 128;
-    const char* mood = off > exact ? "generous " : off < -exact ? "scant " : "";
-    return mood + fraction(length, denominator) + " in";
+    const auto measure = fraction(length, denominator) + " in";
+    return off > exact    ? spoken("generous {0}", {measure})
+           : off < -exact ? spoken("scant {0}", {measure})
+                          : measure;
 }
 
 std::string sayMetric(Length length) {
@@ -145,7 +148,7 @@ std::string say(Length length, System system) {
 }
 
 std::string sayArea(double mm2, System system) {
-    return system == System::inches ? plainNumber(mm2 / (25.4 * 25.4), 1) + " sq in"
+    return system == System::inches ? spoken("{0} sq in", {plainNumber(mm2 / (25.4 * 25.4), 1)})
                                     : plainNumber(mm2 / 100, 1) + " cm²";
 }
 

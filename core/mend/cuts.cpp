@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Remedies that need the scissors or new cloth: linings, knots cut apart, pieces carried over the edge.
+#include "core/base/spoken.hpp"
 #include "core/edit/shapes.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/mend/reshaping.hpp"
@@ -23,7 +24,7 @@ Edited lined(const Quilt& quilt, BlockId id, PieceId pieceId) {
     Edited out = quilt;
     auto fabric = plan::liningFabric(quilt);
     if (!fabric) {
-        out = edit::addFabric(quilt, "lining white", white);
+        out = edit::addFabric(quilt, spoken("lining white"), white);
         fabric = out->fabrics.back().id;
     }
     return edit::addLining(*out, id, pieceId, std::move(*outline), fabric);

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/pattern/pattern.hpp"
 
+#include "core/base/spoken.hpp"
+
 #include "core/measure/say.hpp"
 #include "core/pattern/figures.hpp"
 #include "core/shape/arc.hpp"
@@ -85,7 +87,7 @@ Result<Outline> alongLine(const Recipe& recipe) {
     const auto outlines =
         line.size() < 2 ? std::vector<Outline>{}
                         : outlinesOf(band(line, false, recipe.measures[0], Cap::butt, Join::round, 0.01));
-    if (outlines.empty()) return failure(Code::noSuchShape, {"stem along a line"});
+    if (outlines.empty()) return failure(Code::noSuchShape, {spoken("stem along a line")});
     return fitted(outlines.front(), 0.02);
 }
 
@@ -143,7 +145,8 @@ Recipe usualRecipe(RecipeKind kind) {
 
 Result<void> validate(const Recipe& recipe) {
     const auto measures = measuresOf(recipe.kind);
-    if (recipe.measures.size() != measures.size()) return failure(Code::noSuchShape, {"built-in shape"});
+    if (recipe.measures.size() != measures.size())
+        return failure(Code::noSuchShape, {spoken("built-in shape")});
     const auto expect = [&](std::size_t i, double least, double most) -> Result<void> {
         const double value = recipe.measures[i];
         if (std::isfinite(value) && value >= least - 1e-9 && value <= most + 1e-9) return {};
@@ -159,7 +162,7 @@ Result<void> validate(const Recipe& recipe) {
 
 Result<Outline> outlineOf(const Recipe& recipe) {
     if (auto ok = validate(recipe); !ok) return tl::unexpected(ok.error());
-    if (recipe.kind == RecipeKind::letter) return failure(Code::noSuchShape, {"letter"});
+    if (recipe.kind == RecipeKind::letter) return failure(Code::noSuchShape, {spoken("letter")});
     const auto outline =
         recipe.kind == RecipeKind::line ? alongLine(recipe) : Result<Outline>(figure(recipe));
     return outline.map([&](const Outline& upright) { return transformed(upright, recipe.at); });

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/quilt/quilt.hpp"
 
+#include "core/base/spoken.hpp"
+
 namespace up::quilt {
 
 // Here, so that not everybody who reads the document compiles them.
@@ -30,9 +32,9 @@ Quilt emptyQuilt(std::string name) {
     quilt.name = std::move(name);
     Web web{};
     web.id = WebId{quilt.nextId++};
-    web.name = "Light web, one paper";
-    web.first = {5, false, "wool"};
-    web.final = {10, false, "wool"};
+    web.name = spoken("Light web, one paper");
+    web.first = {5, false, spoken("wool")};
+    web.final = {10, false, spoken("wool")};
     quilt.webs.push_back(web);
     return quilt;
 }

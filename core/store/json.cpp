@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/store/json.hpp"
 
+#include "core/base/spoken.hpp"
+
 #include "core/base/text.hpp"
 
 namespace up::store {
@@ -32,31 +34,32 @@ int depthOf(const std::string& text) {
 Result<Json> parseJson(const std::string& text, const std::string& file) {
     if (depthOf(text) > deepest)
         return failure(Code::notJson,
-                       {file, "more than " + std::to_string(deepest) + " lists in each other"});
+                       {file, spoken("more than {0} lists in each other", {std::to_string(deepest)})});
     try {
         return Json::parse(text);
     } catch (const Json::parse_error& error) {
         if (!trimmed(text).starts_with('{'))
-            return failure(Code::wrongFormat, {file, "a file of this program", "something else"});
+            return failure(Code::wrongFormat,
+                           {file, spoken("a file of this program"), spoken("something else")});
         const auto upTo = text.substr(0, error.byte);
         const auto line = static_cast<int>(std::count(upTo.begin(), upTo.end(), '\n')) + 1;
-        return failure(Code::notJson, {file, "line " + std::to_string(line)}, {line, {}});
+        return failure(Code::notJson, {file, spoken("line {0}", {std::to_string(line)})}, {line, {}});
     } catch (const Json::out_of_range&) { // a number beyond what a computer holds
-        return failure(Code::notJson, {file, "a number that is too large"});
+        return failure(Code::notJson, {file, spoken("a number that is too large")});
     }
 }
 
 Result<void> expectFormat(const Json& json, const std::string& file, const std::string& format, int newest) {
-    if (!json.is_object()) return failure(Code::wrongFormat, {file, format, "no object"});
+    if (!json.is_object()) return failure(Code::wrongFormat, {file, format, spoken("no object")});
     const std::string found =
         json.contains("format") && json["format"].is_string() ? json["format"].get<std::string>() : "none";
     if (found != format) return failure(Code::wrongFormat, {file, format, found});
     if (!json.contains("version") || !json["version"].is_number_integer())
-        return failure(Code::damaged, {file, "version", "a whole number"});
+        return failure(Code::damaged, {file, "version", spoken("a whole number")});
     const auto version = json["version"].get<std::int64_t>();
     if (version > newest)
         return failure(Code::newerVersion, {file, std::to_string(version), std::to_string(newest)});
-    if (version < 1) return failure(Code::damaged, {file, "version", "1 or more"});
+    if (version < 1) return failure(Code::damaged, {file, "version", spoken("1 or more")});
     return {};
 }
 

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/base/error.hpp"
+#include "core/base/spoken.hpp"
 #include "core/shape/path.hpp"
 
 #include <cmath>
@@ -24,6 +25,7 @@ class Node {
 public:
     Node(const Json& json, std::string place) : m_json(&json), m_place(std::move(place)) {}
     [[nodiscard]] const std::string& place() const { return m_place; }
+    [[noreturn]] void complain(const char* expected) const { complain(spoken(expected)); }
     [[noreturn]] void complain(const std::string& expected) const { throw Damaged{m_place, expected}; }
 
     [[nodiscard]] bool has(const std::string& key) const {
@@ -32,7 +34,7 @@ public:
     [[nodiscard]] Node at(const std::string& key) const {
         m_known.insert(key);
         if (!m_json->is_object()) complain("an object");
-        if (!m_json->contains(key)) complain("the key \"" + key + "\"");
+        if (!m_json->contains(key)) complain(spoken("the key \"{0}\"", {key}));
         return {(*m_json)[key], m_place.empty() ? key : m_place + "." + key};
     }
     [[nodiscard]] std::vector<Node> items() const {
@@ -50,7 +52,7 @@ public:
         if (!m_json->is_number()) complain("a number");
         const double value = m_json->get<double>();
         if (!std::isfinite(value) || value < least || value > most)
-            complain("a number from " + shortly(least) + " to " + shortly(most));
+            complain(spoken("a number from {0} to {1}", {shortly(least), shortly(most)}));
         return value;
     }
     [[nodiscard]] std::int64_t whole(std::int64_t least, std::int64_t most) const {
@@ -59,7 +61,7 @@ public:
             complain("a smaller number");
         const auto value = m_json->get<std::int64_t>();
         if (value < least || value > most)
-            complain("a number from " + std::to_string(least) + " to " + std::to_string(most));
+            complain(spoken("a number from {0} to {1}", {std::to_string(least), std::to_string(most)}));
         return value;
     }
     [[nodiscard]] bool yes() const {

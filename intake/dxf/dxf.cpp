@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/dxf/dxf.hpp"
 
+#include "core/base/spoken.hpp"
 #include "intake/dxf/gather.hpp"
 
 #include <algorithm>
@@ -138,7 +139,7 @@ Result<quilt::Drawing> readDxf(const std::string& text, const std::string& file,
         for (int i = 0; i < count; ++i)
             collector.leaveOutUnknown(kind);
     auto drawing = collector.isFull() ? std::nullopt : collector.finish();
-    if (!drawing) return failure(Code::tooLarge, {file, std::to_string(mostShapes) + " shapes"});
+    if (!drawing) return failure(Code::tooLarge, {file, spoken("{0} shapes", {std::to_string(mostShapes)})});
     if (drawing->shapes.empty()) return failure(Code::emptyDrawing, {file});
     return std::move(*drawing);
 }

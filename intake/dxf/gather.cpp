@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/dxf/gather.hpp"
 
+#include "core/base/spoken.hpp"
 #include "core/base/text.hpp"
 #include "core/shape/arc.hpp"
 #include "intake/dxf/curves.hpp"
@@ -258,9 +259,9 @@ Result<DxfFile> gatherDxf(const std::string& text, const std::string& file) {
     try {
         std::istringstream in(text.substr(0, sound.bytes) + "\n  0\nEOF\n");
         DL_Dxf reader;
-        if (!reader.in(in, &gatherer)) return failure(Code::notDxf, {file, "it cannot be read"});
+        if (!reader.in(in, &gatherer)) return failure(Code::notDxf, {file, spoken("it cannot be read")});
     } catch (const std::exception&) {
-        return failure(Code::notDxf, {file, "it is damaged"});
+        return failure(Code::notDxf, {file, spoken("it is damaged")});
     }
     gatherer.finish();
     out.cutShort = !sound.ends;

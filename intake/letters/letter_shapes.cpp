@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/letters/letter_shapes.hpp"
 
+#include "core/base/spoken.hpp"
 #include "core/pattern/pattern.hpp"
 #include "core/shape/contours_sorted.hpp"
 
@@ -88,7 +89,7 @@ Result<Outline> recipeOutline(const Recipe& recipe) {
     const auto parts =
         partsOf(lettering(recipe.text, typefaceOf(recipe), emFor(typefaceOf(recipe), recipe.measures[0])));
     const auto part = static_cast<std::size_t>(std::lround(recipe.measures[1]));
-    if (part > parts.size()) return failure(Code::noSuchShape, {"letter “" + recipe.text + "”"});
+    if (part > parts.size()) return failure(Code::noSuchShape, {spoken("letter “{0}”", {recipe.text})});
     const auto middle = boxOf(parts).centre();
     return transformed(parts[part - 1], recipe.at * Transform::moveBy(-middle.x, -middle.y));
 }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/pages/pages.hpp"
 
+#include "core/base/spoken.hpp"
 #include "core/shape/cutting.hpp"
 #include "core/shape/fitting.hpp"
 #include "core/shape/halves.hpp"
@@ -265,8 +266,8 @@ Result<Drawing> joinPages(const std::vector<Drawing>& singles, const PageGrid& g
     }
     auto out = collector.finish();
     if (!out)
-        return failure(Code::tooLarge,
-                       {"what the pages make together", std::to_string(mostShapes) + " shapes"});
+        return failure(Code::tooLarge, {spoken("what the pages make together"),
+                                        spoken("{0} shapes", {std::to_string(mostShapes)})});
     if (out->shapes.empty()) return failure(Code::emptyDrawing, {""});
     carryOver(*out, pages);
     return std::move(*out);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/pdf/pdf.hpp"
 
+#include "core/base/spoken.hpp"
 #include "core/base/text.hpp"
 #include "intake/svg/svg.hpp"
 #include "intake/tool/tool.hpp"
@@ -21,9 +22,10 @@ std::string nameOf(const std::string& path) {
 }
 
 tl::unexpected<Error> wrong(const ToolAnswer& answer, const std::string& path) {
-    if (answer.end == End::missing) return failure(Code::toolMissing, {"poppler-utils", "reading PDF files"});
+    if (answer.end == End::missing)
+        return failure(Code::toolMissing, {"poppler-utils", spoken("reading PDF files")});
     if (answer.end == End::stopped)
-        return failure(Code::tooLarge, {nameOf(path), "what can be read in a few seconds"});
+        return failure(Code::tooLarge, {nameOf(path), spoken("what can be read in a few seconds")});
     if (answer.err.find("assword") != std::string::npos) return failure(Code::lockedPdf, {nameOf(path)});
     return failure(Code::notPdf, {nameOf(path), "it is damaged or cut off"});
 }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/scan/picture.hpp"
 
+#include "core/base/spoken.hpp"
 #include "core/base/text.hpp"
 
 #include <algorithm>
@@ -104,7 +105,7 @@ Result<Picture> decodePicture(const std::string& bytes, const std::string& file)
     if ((!good || !closed || endless) && !(held && dots.rows >= least))
         return failure(Code::notPicture, {file, reasonOf(error ? error : closing)});
     g_clear_error(&error), g_clear_error(&closing);
-    if (!held) return failure(Code::notPicture, {file, "it holds no picture"});
+    if (!held) return failure(Code::notPicture, {file, spoken("it holds no picture")});
     const bool cutShort = !good || !closed || endless || dots.rows < gdk_pixbuf_get_height(held);
     if (cutShort) whiten(held, dots.rows);
     const char* dpi = gdk_pixbuf_get_option(held, "x-dpi");

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/svg/document.hpp"
 
+#include "core/base/spoken.hpp"
 #include "core/base/text.hpp"
 
 #include <algorithm>
@@ -102,8 +103,8 @@ Result<void> Document::load(const std::string& text, const std::string& file) {
     if (!parsed && !cutShort) {
         const auto end = text.begin() + static_cast<std::ptrdiff_t>(upToHere);
         const int line = static_cast<int>(std::count(text.begin(), end, '\n')) + 1;
-        return failure(Code::notSvg, {file, "line " + std::to_string(line) + ": it is not well-formed"},
-                       {line, {}});
+        return failure(Code::notSvg,
+                       {file, spoken("line {0}: it is not well-formed", {std::to_string(line)})}, {line, {}});
     }
     if (localName(root()) != "svg")
         return failure(Code::notSvg,

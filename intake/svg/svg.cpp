@@ -3,6 +3,7 @@
 
 #include "intake/svg/walker.hpp"
 
+#include "core/base/spoken.hpp"
 #include <algorithm>
 #include <cmath>
 
@@ -71,12 +72,12 @@ Result<quilt::Drawing> readSvg(const std::string& text, const std::string& file,
     Journey journey;
     if (setting.style.shown) Walker(document, page, collector.tolerance(), journey).children(root, setting);
     auto drawing = collector.isFull() ? std::nullopt : collector.finish();
-    if (!drawing) return failure(Code::tooLarge, {file, std::to_string(mostShapes) + " shapes"});
+    if (!drawing) return failure(Code::tooLarge, {file, spoken("{0} shapes", {std::to_string(mostShapes)})});
     if (!drawing->shapes.empty()) return std::move(*drawing);
     const bool tangled = std::any_of(drawing->warnings.begin(), drawing->warnings.end(),
                                      [](const auto& w) { return w.remark == Remark::tangledLeftOut; });
     if (std::find(amiss.begin(), amiss.end(), Remark::cutShort) != amiss.end())
-        return failure(Code::notSvg, {file, "it is cut short before its first shape"});
+        return failure(Code::notSvg, {file, spoken("it is cut short before its first shape")});
     return failure(tangled ? Code::crossing : Code::emptyDrawing, {file});
 }
 

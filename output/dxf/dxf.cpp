@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "output/dxf/dxf.hpp"
 
+#include "core/base/spoken.hpp"
 #include <dxflib/dl_dxf.h>
 #include <fstream>
 #include <iterator>
@@ -111,11 +112,13 @@ void writeContour(DL_Dxf& dxf, DL_WriterA& out, const sheet::Page& page, const s
 
 Result<std::string> writeDxf(const sheet::Page& page, DxfVersion version) {
     const Scratch scratch;
-    if (!scratch.isMade()) return failure(Code::cannotWrite, {"the DXF file", "no memory for it"});
+    if (!scratch.isMade())
+        return failure(Code::cannotWrite, {spoken("the DXF file"), spoken("no memory for it")});
     DL_Dxf dxf;
     const std::unique_ptr<DL_WriterA> out(
         dxf.out(scratch.path().c_str(), version == DxfVersion::r12 ? DL_VERSION_R12 : DL_VERSION_2000));
-    if (!out || out->openFailed()) return failure(Code::cannotWrite, {"the DXF file", "no memory for it"});
+    if (!out || out->openFailed())
+        return failure(Code::cannotWrite, {spoken("the DXF file"), spoken("no memory for it")});
     dxf.writeHeader(*out);
     out->sectionEnd();
     writeTables(dxf, *out, page, version);
@@ -133,7 +136,8 @@ Result<std::string> writeDxf(const sheet::Page& page, DxfVersion version) {
     out->dxfEOF();
     out->close();
     auto bytes = scratch.bytes();
-    if (!bytes.ends_with("EOF\n")) return failure(Code::cannotWrite, {"the DXF file", "no memory for it"});
+    if (!bytes.ends_with("EOF\n"))
+        return failure(Code::cannotWrite, {spoken("the DXF file"), spoken("no memory for it")});
     return bytes;
 }
 

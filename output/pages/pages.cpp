@@ -3,6 +3,7 @@
 
 #include "drawn/placed_block.hpp"
 #include "output/pages/contents.hpp"
+#include "words/translated.hpp"
 
 #include <algorithm>
 #include <iterator>
@@ -32,12 +33,12 @@ void mirror(std::vector<sheet::Item>& items, double axis) {
 
 Content placementContent(const Quilt& quilt, const Block& block) {
     const auto plan = plan::planBlock(block);
-    Content content{
-        {},
-        quilt::cutBox(block),
-        block.name + ": placement sheet",
-        "Front, as seen: not reversed. Lay it under or beside the background.",
-        "Outer line: raw edge. Inner line: finished edge. Dashed outlines are hidden under other pieces."};
+    Content content{{},
+                    quilt::cutBox(block),
+                    words::said(N_("{0}: placement sheet"), {block.name}),
+                    words::tr("Front, as seen: not reversed. Lay it under or beside the background."),
+                    words::tr("Outer line: raw edge. Inner line: finished edge. Dashed outlines are hidden "
+                              "under other pieces.")};
     const auto ground = plan::planGround(block);
     for (auto& layer : drawn::placedBlock({quilt, block, ground, &plan, {}, true}, drawn::For::paper))
         std::move(layer.items.begin(), layer.items.end(), std::back_inserter(content.items));
@@ -74,8 +75,9 @@ Result<std::vector<sheet::Page>> mirroredPlacementPages(const Quilt& quilt, cons
     mirror(content.items, axis);
     content.box = {2 * axis - content.box.right, content.box.top, 2 * axis - content.box.left,
                    content.box.bottom};
-    content.title = block.name + ": placement sheet, mirrored";
-    content.side = "Mirrored. Tape it to a window behind the background, its printed side towards the glass.";
+    content.title = words::said(N_("{0}: placement sheet, mirrored"), {block.name});
+    content.side =
+        words::tr("Mirrored. Tape it to a window behind the background, its printed side towards the glass.");
     return tiled(content, options);
 }
 

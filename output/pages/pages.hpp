@@ -20,6 +20,7 @@ struct PageOptions {
     /// What the test square of a sheet printed before measures, mm: pages are enlarged or reduced by as much
     /// as the printer is off. Held between leastSquare and mostSquare.
     double square = testSquare;
+    bool operator==(const PageOptions&) const = default;
 };
 
 /// The block's tracing layout, paper side (reversed): lines, rough cuts, windows, marks in grey, arrows along

@@ -2,6 +2,7 @@
 #include "output/pages/tiling.hpp"
 
 #include "output/pages/pages.hpp"
+#include "words/translated.hpp"
 
 #include <algorithm>
 #include <array>
@@ -66,10 +67,12 @@ Grid fewestSheets(const measure::Paper& paper, const Box& box) {
 /// "Lay column 2 over the crosses on the right, row 2 over those below."
 std::string joinWords(const Grid& grid, int row, int column) {
     const bool right = column + 1 < grid.columns, below = row + 1 < grid.rows;
-    const std::string next = "column " + std::to_string(column + 2) + " over the crosses on the right";
-    const std::string under = "row " + std::to_string(row + 2) + " over those below";
-    if (right && below) return "Lay " + next + ", " + under + ".";
-    return right ? "Lay " + next + "." : below ? "Lay " + under + "." : "";
+    const std::vector numbers{std::to_string(column + 2), std::to_string(row + 2)};
+    if (right && below)
+        return words::said(N_("Lay column {0} over the crosses on the right, row {1} over those below."),
+                           numbers);
+    if (right) return words::said(N_("Lay column {0} over the crosses on the right."), numbers);
+    return below ? words::said(N_("Lay row {1} over those below."), numbers) : "";
 }
 
 /// In the middle of the strip that two sheets share, so that cross lies on cross; at the corners elsewhere.
@@ -160,14 +163,15 @@ sheet::Layer frameOf(const Content& content, const Grid& grid, int row, int colu
     };
     say(content.title, {margin, margin + 4}, 4.6, sheet::Align::left, true);
     say(content.side, {margin, margin + 9.2}, 3.8, sheet::Align::left, false);
-    say("Row " + std::to_string(row + 1) + " of " + std::to_string(grid.rows) + ", column " +
-            std::to_string(column + 1) + " of " + std::to_string(grid.columns),
+    say(words::said(N_("Row {0} of {1}, column {2} of {3}"),
+                    {std::to_string(row + 1), std::to_string(grid.rows), std::to_string(column + 1),
+                     std::to_string(grid.columns)}),
         {right, margin + 4}, 4.2, sheet::Align::right, true);
     const double squareTop = bottom - testSquare;
     frame.items.push_back(sheet::box({margin, squareTop, margin + testSquare, bottom}, std::nullopt,
                                      sheet::Pen{ink, 0.2, sheet::Dash::solid}));
     say("1 in", {margin + testSquare / 2, squareTop + 14}, 4.2, sheet::Align::centre, true);
-    say("Print at 100 %, not “fit to page”. This square must measure exactly 1 in (25.4 mm).",
+    say(words::tr("Print at 100 %, not “fit to page”. This square must measure exactly 1 in (25.4 mm)."),
         {margin + testSquare + 4, squareTop + 10}, 3.4, sheet::Align::left, false);
     say(content.advice, {margin + testSquare + 4, squareTop + 16}, 3.4, sheet::Align::left, false, quiet);
     say(joinWords(grid, row, column), {margin + testSquare + 4, squareTop + 22}, 3.4, sheet::Align::left,

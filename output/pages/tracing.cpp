@@ -2,6 +2,7 @@
 // Tracing layouts: tiled on paper, or straight onto sheets of web.
 #include "drawn/traced_sheet.hpp"
 #include "output/pages/contents.hpp"
+#include "words/translated.hpp"
 
 #include <algorithm>
 #include <iterator>
@@ -31,10 +32,11 @@ Lines linesOf(const Quilt& quilt, const Block& block, const plan::TracePlan& tra
 
 std::string titleOf(const Block& block, const plan::TracePlan& trace, std::size_t sheet) {
     const auto& use = trace.sheets[sheet];
-    std::string out = block.name + ": tracing layout";
-    if (trace.sheets.size() == 1 && use.from.outline.empty()) return out;
-    return out + (use.from.outline.empty() ? ", web sheet " : ", off-cut ") +
-           std::to_string(drawn::numberOf(trace, use));
+    if (trace.sheets.size() == 1 && use.from.outline.empty())
+        return words::said(N_("{0}: tracing layout"), {block.name});
+    return words::said(use.from.outline.empty() ? N_("{0}: tracing layout, web sheet {1}")
+                                                : N_("{0}: tracing layout, off-cut {1}"),
+                       {block.name, std::to_string(drawn::numberOf(trace, use))});
 }
 
 } // namespace
@@ -46,9 +48,10 @@ Result<std::vector<sheet::Page>> tracingPages(const Quilt& quilt, const Block& b
     std::vector<sheet::Page> pages;
     for (std::size_t i = 0; i < trace.sheets.size(); ++i) {
         auto lines = linesOf(quilt, block, trace, trace.sheets[i]);
-        Content content{std::move(lines.items), lines.box, titleOf(block, trace, i),
-                        "Paper side: reversed. Trace on the smooth side of the web, just as printed.",
-                        "Solid line: trace, later cut. Dashed line: rough cut, about 1/4 in outside."};
+        Content content{
+            std::move(lines.items), lines.box, titleOf(block, trace, i),
+            words::tr("Paper side: reversed. Trace on the smooth side of the web, just as printed."),
+            words::tr("Solid line: trace, later cut. Dashed line: rough cut, about 1/4 in outside.")};
         if (!trace.sheets[i].from.outline.empty()) { // the off-cut's own edge, to lay it on
             content.items.push_back(sheet::Shape{sheet::contoursOf(trace.sheets[i].area), std::nullopt,
                                                  Pen{quiet, 0.3, Dash::dotted}});

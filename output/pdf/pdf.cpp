@@ -2,6 +2,7 @@
 #include "output/pdf/pdf.hpp"
 
 #include "core/base/place.hpp"
+#include "core/base/spoken.hpp"
 
 #include <cairo/cairo-pdf.h>
 #include <fontconfig/fontconfig.h>
@@ -154,7 +155,7 @@ Result<std::string> writePdf(const std::vector<sheet::Page>& pages, const std::s
     cairo_surface_finish(surface);
     cairo_surface_destroy(surface);
     if (status != CAIRO_STATUS_SUCCESS)
-        return failure(Code::cannotWrite, {"the PDF", cairo_status_to_string(status)});
+        return failure(Code::cannotWrite, {spoken("the PDF"), cairo_status_to_string(status)});
     return bytes;
 }
 

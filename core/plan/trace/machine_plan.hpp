@@ -23,6 +23,7 @@ struct MachineOptions {
     double seconds = 1;                                        ///< for all mats together
     int rounds = 0;                                            ///< as layout::NestOptions
     std::uint64_t seed = 1;
+    bool operator==(const MachineOptions&) const = default;
 };
 
 /// One mat: reversed outlines, mm from its corner.

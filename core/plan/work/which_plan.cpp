@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/work/which_plan.hpp"
 
+#include "core/base/spoken.hpp"
+
 #include "core/plan/block/block_plan.hpp"
 #include "core/shape/likeness.hpp"
 #include "core/shape/widths.hpp"
@@ -97,7 +99,7 @@ Nature natureOf(const quilt::Quilt& quilt, const Candidate& candidate) {
     if (!out.piece) return out;
     out.called = calledOf(*block, *out.piece);
     const auto* fabric = find(quilt.fabrics, out.piece->fabric);
-    out.fabric = fabric ? fabric->name : "no fabric";
+    out.fabric = fabric ? fabric->name : spoken("no fabric");
     const auto region = shape::regionOf(*out.piece->outline);
     out.profile = shape::Profile(region);
     out.holes = static_cast<int>(out.piece->outline->holes.size());

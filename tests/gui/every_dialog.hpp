@@ -1,0 +1,30 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Every dialog of the program, over one small quilt, for the tests that walk them all.
+#pragma once
+
+#include "app/dialogs/form.hpp"
+#include "core/quilt/quilt.hpp"
+
+#include <array>
+#include <memory>
+#include <string>
+
+namespace up::test {
+
+/// Three pieces on a pieced background, and one of them.
+struct Ground {
+    quilt::Quilt quilt;
+    BlockId block;
+    PieceId piece;
+};
+[[nodiscard]] Ground smallGround();
+/// Everything that the user has named is a number, so that what is left of letters is ours.
+[[nodiscard]] quilt::Quilt nameless(quilt::Quilt quilt);
+
+enum class Names : std::uint8_t { words, numbers };
+inline constexpr std::array everyDialog{"arrange", "block",   "edges",    "fabrics", "ground", "import",
+                                        "light",   "machine", "pages",    "print",   "shape",  "size",
+                                        "stripes", "turn",    "underlap", "web",     "which"};
+[[nodiscard]] std::unique_ptr<app::Form> dialogNamed(const std::string& which, Names names = Names::words);
+
+} // namespace up::test
