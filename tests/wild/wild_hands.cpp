@@ -1,11 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Random keys and clicks on the real window, seeded: no crash, and no answer later than half a second.
-// usage: wild_hands QUILT SECONDS SEED   (QT_QPA_PLATFORM=offscreen does)
+// usage: wild_hands QUILT|COUNT SECONDS SEED   (QT_QPA_PLATFORM=offscreen does; COUNT: of blobs in one block)
 #include "app/dialogs/asker.hpp"
 #include "app/look/look.hpp"
 #include "app/window/window.hpp"
 #include "core/base/place.hpp"
 #include "core/base/random.hpp"
+#include "tests/support/blobs.hpp"
 
 #include <QAbstractButton>
 #include <QAction>
@@ -198,7 +199,7 @@ private:
 } // namespace
 
 int main(int count, char** words) {
-    if (count != 4) return std::fprintf(stderr, "usage: wild_hands QUILT SECONDS SEED\n"), 2;
+    if (count != 4) return std::fprintf(stderr, "usage: wild_hands QUILT|COUNT SECONDS SEED\n"), 2;
     QApplication application(count, words);
     QApplication::setQuitOnLastWindowClosed(false);
     const auto data = QString::fromStdString(up::dataFolder());
@@ -223,7 +224,10 @@ int main(int count, char** words) {
         std::fprintf(stderr, "ended after: %s\n", lastDeed().c_str());
         std::_Exit(1);
     });
-    window.files().openCopy(words[1]);
+    if (const int blobs = std::atoi(words[1]); blobs > 0)
+        window.session().startNew(up::test::blobs(blobs));
+    else
+        window.files().openCopy(words[1]);
     window.show();
     WildHands hands(window, std::strtod(words[2], nullptr), seed);
     QApplication::exec();

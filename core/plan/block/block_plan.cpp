@@ -1,10 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/block/block_plan.hpp"
 
+#include "core/base/job.hpp"
+#include "core/plan/block/kept.hpp"
 #include "core/stack/showing.hpp"
 #include "core/stack/underlap.hpp"
 
 #include <algorithm>
+#include <map>
 
 namespace up::plan {
 
@@ -27,21 +30,28 @@ std::vector<stack::Over> positionsOf(const quilt::Block& block) {
     return out;
 }
 
-bool isSameStack(const BlockPlan& now, const BlockPlan& before) {
-    const auto samePiece = [](const PlannedFrom& a, const PlannedFrom& b) { return a.piece == b.piece; };
-    return now.said == before.said && now.reach == before.reach &&
-           std::equal(now.from.begin(), now.from.end(), before.from.begin(), before.from.end(), samePiece);
+/// Where each piece lies; from the plan before where it has not changed.
+void takeRegions(BlockPlan& plan, const quilt::Block& block, const BlockPlan* before) {
+    std::map<PieceId, std::size_t> places;
+    for (std::size_t i = 0; before && i < before->from.size(); ++i)
+        places[before->from[i].piece] = i;
+    for (std::size_t i = 0; i < block.pieces.size(); ++i) {
+        const auto place = places.find(block.pieces[i].id);
+        const bool same = place != places.end() && before->from[place->second] == plan.from[i];
+        plan.regions.push_back(same ? before->regions[place->second]
+                                    : shape::regionOf(quilt::placed(block.pieces[i])));
+    }
 }
 
-/// Where each piece lies; from the plan before where it has not changed.
-std::vector<bool> takeRegions(BlockPlan& plan, const quilt::Block& block, const BlockPlan* before) {
-    std::vector<bool> changed(block.pieces.size(), true);
-    for (std::size_t i = 0; i < block.pieces.size(); ++i) {
-        changed[i] = !before || !(plan.from[i] == before->from[i]);
-        plan.regions.push_back(changed[i] ? shape::regionOf(quilt::placed(block.pieces[i]))
-                                          : before->regions[i]);
+/// Those of settled pieces, the lower one first whatever the user has said.
+std::vector<stack::Overlap> overlapsKept(const BlockPlan& before, const Kept& kept) {
+    std::vector<stack::Overlap> out;
+    for (const auto& overlap : before.stack.overlaps) {
+        const auto one = kept.isNow[overlap.lower], other = kept.isNow[overlap.upper];
+        if (one != Kept::none && other != Kept::none)
+            out.push_back({std::min(one, other), std::max(one, other), overlap.area});
     }
-    return changed;
+    return out;
 }
 
 } // namespace
@@ -53,40 +63,28 @@ BlockPlan planBlock(const quilt::Block& block, const BlockPlan* before) {
     plan.said = block.over;
     plan.underlap = block.underlap;
     plan.reach = block.underlap.mm() + stack::meetingGap;
-    if (before && !isSameStack(plan, *before)) before = nullptr;
     const std::size_t count = block.pieces.size();
-    const auto changed = takeRegions(plan, block, before);
+    takeRegions(plan, block, before);
+    const auto kept = before ? Kept(plan, *before) : Kept(count);
+    auto changed = kept.settled;
+    changed.flip();
     const auto said = positionsOf(block);
     plan.stack = stack::stackOf(
-        stack::overlapsOf(plan.regions, before ? before->stack.overlaps : std::vector<stack::Overlap>{},
-                          changed),
+        stack::overlapsOf(plan.regions,
+                          before ? overlapsKept(*before, kept) : std::vector<stack::Overlap>{}, changed),
         count, said);
     plan.above = stack::aboveOf(plan.regions, said, plan.reach);
-    const auto anew = before ? touched(plan, *before) : std::vector<bool>(count, true);
     plan.cover.resize(count), plan.visible.resize(count), plan.visibleEdges.resize(count);
     for (std::size_t i = 0; i < count; ++i) {
-        plan.cover[i] = anew[i] ? stack::together(plan.regions, plan.above[i]) : before->cover[i];
-        plan.visible[i] = anew[i] ? stack::visiblePart(plan.regions[i], plan.cover[i]) : before->visible[i];
+        breathe();
+        const auto was = kept.was[i];
+        const bool anew = kept.touched[i];
+        plan.cover[i] = anew ? stack::together(plan.regions, plan.above[i]) : before->cover[was];
+        plan.visible[i] = anew ? stack::visiblePart(plan.regions[i], plan.cover[i]) : before->visible[was];
         plan.visibleEdges[i] =
-            anew[i] ? stack::visibleEdge(plan.regions[i], plan.cover[i]) : before->visibleEdges[i];
+            anew ? stack::visibleEdge(plan.regions[i], plan.cover[i]) : before->visibleEdges[was];
     }
     return plan;
-}
-
-std::vector<bool> touched(const BlockPlan& now, const BlockPlan& before) {
-    std::vector<bool> out(now.from.size(), true);
-    if (!isSameStack(now, before)) return out;
-    std::vector<shape::Box> boxes, changed;
-    for (std::size_t i = 0; i < now.from.size(); ++i) {
-        boxes.push_back(now.regions[i].bounds().grownBy(now.reach));
-        if (now.from[i] == before.from[i]) continue;
-        changed.push_back(now.regions[i].bounds());
-        changed.push_back(before.regions[i].bounds());
-    }
-    for (std::size_t i = 0; i < out.size(); ++i)
-        out[i] = std::any_of(changed.begin(), changed.end(),
-                             [&](const shape::Box& box) { return box.meets(boxes[i]); });
-    return out;
 }
 
 shape::Region alongDotted(const quilt::Piece& piece) {

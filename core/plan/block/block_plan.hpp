@@ -35,10 +35,6 @@ struct BlockPlan {
 /// `before`: a plan of the block as it was; what lies apart from what has changed since is taken from it.
 [[nodiscard]] BlockPlan planBlock(const quilt::Block& block, const BlockPlan* before = nullptr);
 
-/// Which pieces may look different in the two plans: those that changed and those near them. All, when the
-/// pieces or their order are others.
-[[nodiscard]] std::vector<bool> touched(const BlockPlan& now, const BlockPlan& before);
-
 /// What lies within a stitch's width of the piece's dotted edges, on the block: none of it is turned or
 /// stitched.
 [[nodiscard]] shape::Region alongDotted(const quilt::Piece& piece);

@@ -1,6 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/block/doubts.hpp"
 
+#include "core/base/job.hpp"
+#include "core/plan/block/kept.hpp"
+
 #include <algorithm>
 
 namespace up::plan {
@@ -15,22 +18,32 @@ void dropTheSame(std::vector<stack::Peek>& peeks, const std::vector<stack::Short
     });
 }
 
+/// As it was, by the positions that the pieces have now.
+void take(Doubts& out, std::size_t i, const Doubts& before, const Kept& kept) {
+    out.peeks[i] = before.peeks[kept.was[i]], out.shorts[i] = before.shorts[kept.was[i]];
+    for (auto& peek : out.peeks[i])
+        peek.lower = kept.isNow[peek.lower], peek.upper = kept.isNow[peek.upper];
+    for (auto& one : out.shorts[i])
+        one.lower = kept.isNow[one.lower], one.upper = kept.isNow[one.upper];
+}
+
 } // namespace
 
 Doubts doubtsOf(const quilt::Block& block, const BlockPlan& plan, const BlockPlan* planBefore,
                 const Doubts* before) {
     const std::size_t count = block.pieces.size();
-    const bool known = planBefore && before && before->peeks.size() == count;
-    const auto anew = known ? touched(plan, *planBefore) : std::vector<bool>(count, true);
+    const bool known = planBefore && before && before->peeks.size() == planBefore->regions.size();
+    const auto kept = known ? Kept(plan, *planBefore) : Kept(count);
     const auto within = shape::rectangle(finishedBox(block));
     Doubts out;
     out.peeks.resize(count), out.shorts.resize(count);
     for (std::size_t i = 0; i < count; ++i) {
         if (block.pieces[i].liningOf) continue;
-        if (!anew[i]) {
-            out.peeks[i] = before->peeks[i], out.shorts[i] = before->shorts[i];
+        if (!kept.touched[i]) {
+            take(out, i, *before, kept);
             continue;
         }
+        breathe();
         out.shorts[i] = stack::shortfalls(tuckedIn(plan, i), block.underlap.mm());
         // What nobody sees is told of as a whole.
         if (plan.visible[i].area() < stack::leastOverlap) continue;

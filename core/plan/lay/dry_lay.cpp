@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/lay/dry_lay.hpp"
 
+#include "core/base/job.hpp"
+#include "core/plan/block/kept.hpp"
 #include "core/stack/showing.hpp"
 #include "core/stack/underlap.hpp"
 
@@ -227,14 +229,27 @@ PlacementStep layStep(const BlockPlan& plan, const GroundPlan& ground, std::size
             measuresOf(plan.regions[piece], ground)};
 }
 
+namespace {
+/// As it was, by the positions that the pieces have now.
+PlacementStep stepKept(PlacementStep step, const Kept& kept) {
+    step.piece = kept.isNow[step.piece];
+    if (step.guide) step.guide = kept.isNow[*step.guide];
+    for (auto& tuck : step.tucks)
+        tuck.upper = kept.isNow[tuck.upper];
+    return step;
+}
+} // namespace
+
 std::vector<PlacementStep> placementSteps(const BlockPlan& plan, const GroundPlan& ground,
                                           const BlockPlan* planBefore,
                                           const std::vector<PlacementStep>* before) {
-    const bool known = planBefore && before && before->size() == plan.regions.size();
-    const auto anew = known ? touched(plan, *planBefore) : std::vector<bool>(plan.regions.size(), true);
+    const bool known = planBefore && before && before->size() == planBefore->regions.size();
+    const auto kept = known ? Kept(plan, *planBefore) : Kept(plan.regions.size());
     std::vector<PlacementStep> out;
-    for (std::size_t i = 0; i < plan.regions.size(); ++i)
-        out.push_back(anew[i] ? layStep(plan, ground, i) : (*before)[i]);
+    for (std::size_t i = 0; i < plan.regions.size(); ++i) {
+        breathe();
+        out.push_back(kept.touched[i] ? layStep(plan, ground, i) : stepKept((*before)[kept.was[i]], kept));
+    }
     return out;
 }
 
