@@ -56,6 +56,12 @@ void post(Mailbox::Slot& slot, std::function<void()> act) {
 
 } // namespace
 
+bool anyAtWork() {
+    for (const auto pool : {Pool::answers, Pool::errands, Pool::layouts})
+        if (threadsOf(pool).activeThreadCount() > 0) return true;
+    return false;
+}
+
 void run(QObject* owner, Pool pool, std::function<std::function<void()>()> work) {
     auto* box = new Mailbox(owner);
     threadsOf(pool).start([slot = box->slot(), work = std::move(work)]() mutable {

@@ -22,6 +22,8 @@ enum class Pool : std::uint8_t {
 namespace jobs {
 /// What `work` gives is called in the thread of `owner`, unless `owner` is gone by then.
 void run(QObject* owner, Pool pool, std::function<std::function<void()>()> work);
+/// Something is being worked out aside, wanted or not.
+[[nodiscard]] bool anyAtWork();
 } // namespace jobs
 
 /// Runs `work` aside, then `then(result)` in the thread of `owner`, unless `owner` is gone by then. What

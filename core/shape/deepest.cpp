@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/shape/deepest.hpp"
 
+#include "core/base/job.hpp"
+
 #include <queue>
 
 namespace up::shape {
@@ -23,6 +25,7 @@ struct Square {
 } // namespace
 
 Deepest deepestPoint(const Region& region, double precision) {
+    breathe();
     const Box box = region.bounds();
     if (box.isEmpty()) return {};
     const double half = std::max(std::min(box.width(), box.height()) / 2, precision);

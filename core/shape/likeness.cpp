@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/shape/likeness.hpp"
 
+#include "core/base/job.hpp"
+
 #include <algorithm>
 #include <array>
 #include <cmath>
@@ -65,6 +67,7 @@ struct Candidate {
 /// For every starting point the turn that fits best: the angle of Σ b·conj(a), and what then is left over.
 /// Source: Horn, "Closed-form solution of absolute orientation", 1987, in the plane.
 std::vector<Candidate> candidates(const std::vector<Complex>& a, const std::vector<Complex>& b) {
+    breathe();
     const std::size_t n = a.size();
     double squares = 0;
     for (std::size_t i = 0; i < n; ++i)
@@ -235,6 +238,7 @@ bool mayLieSomehow(const Profile& a, const Profile& b, double tolerance) {
 }
 
 std::optional<Match> matchOneWay(const Profile& a, const Profile& b, bool mirrored, double tolerance) {
+    breathe();
     std::vector<bool> may(b.bands().size());
     for (std::size_t shift = 0; shift < may.size(); ++shift)
         may[shift] = mayLie(a, b, mirrored, shift, tolerance);
@@ -307,6 +311,7 @@ double likenessTolerance(const Profile& profile) {
 }
 
 std::optional<Axis> mirrorAxis(const Profile& profile, double tolerance) {
+    breathe();
     if (profile.isEmpty()) return std::nullopt;
     std::optional<Axis> best;
     for (const auto& candidate : candidates(mirroredEdgeOf(profile), edgeOf(profile))) {

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/shape/region.hpp"
 
+#include "core/base/job.hpp"
+
 #include <polyclipping/clipper.hpp>
 
 namespace up::shape {
@@ -48,6 +50,7 @@ Region regionFrom(const cl::Paths& paths) {
 }
 
 Region combine(cl::ClipType type, const Region& a, const Region& b) {
+    breathe();
     cl::Clipper clipper;
     clipper.StrictlySimple(true);
     clipper.AddPaths(toClipper(a), cl::ptSubject, true);
@@ -58,6 +61,7 @@ Region combine(cl::ClipType type, const Region& a, const Region& b) {
 }
 
 std::vector<Polyline> clipLine(cl::ClipType type, const Polyline& line, const Region& region) {
+    breathe();
     if (line.size() < 2) return {};
     cl::Clipper clipper;
     clipper.AddPath(toClipper(line), cl::ptSubject, false);
@@ -138,6 +142,7 @@ bool Region::contains(Point p) const {
 }
 
 Region regionOf(const Rings& rings, Fill rule) {
+    breathe();
     cl::Clipper clipper;
     clipper.StrictlySimple(true);
     for (const auto& ring : rings)
@@ -153,6 +158,7 @@ Region regionOf(const Outline& outline, double tolerance) {
 }
 
 Region unite(const std::vector<Region>& regions) {
+    breathe();
     cl::Clipper clipper;
     for (const auto& region : regions)
         clipper.AddPaths(toClipper(region), cl::ptSubject, true);
@@ -172,6 +178,7 @@ Region subtract(const Region& from, const Region& what) {
 }
 
 Region offset(const Region& region, double by, double sag) {
+    breathe();
     cl::ClipperOffset work(2.0, sag * unitsPerMm);
     work.AddPaths(toClipper(region), cl::jtRound, cl::etClosedPolygon);
     cl::Paths out;
@@ -180,6 +187,7 @@ Region offset(const Region& region, double by, double sag) {
 }
 
 Region band(const Polyline& line, bool closed, double width, Cap cap, Join join, double sag) {
+    breathe();
     cl::ClipperOffset work(4.0, sag * unitsPerMm); // 4: SVG's own mitre limit
     const auto corner = join == Join::round ? cl::jtRound : join == Join::mitre ? cl::jtMiter : cl::jtSquare;
     const auto end = closed              ? cl::etClosedLine
@@ -193,6 +201,7 @@ Region band(const Polyline& line, bool closed, double width, Cap cap, Join join,
 }
 
 std::vector<Region> islands(const Region& region) {
+    breathe();
     cl::Clipper clipper;
     clipper.AddPaths(toClipper(region), cl::ptSubject, true);
     cl::PolyTree tree;

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/shape/widths.hpp"
 
+#include "core/base/job.hpp"
+
 #include <cmath>
 #include <map>
 #include <numbers>
@@ -209,6 +211,7 @@ Point turned(Point v, double by) {
 } // namespace
 
 Widths widthsOf(const Region& region, double step) {
+    breathe();
     Widths out;
     const auto box = region.bounds();
     if (box.isEmpty()) return out;
@@ -244,6 +247,7 @@ Widths widthsOf(const Region& region, double step) {
 }
 
 std::vector<Narrow> narrowParts(const Widths& widths, double limit, double tip, double scale) {
+    breathe();
     const double narrow = limit / scale, reach = tipReach(widths, tip, scale);
     const auto tips = tipsOf(widths);
     std::vector<const Across*> thin;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/found/collector.hpp"
 
+#include "core/base/job.hpp"
 #include "core/base/text.hpp"
 #include "core/shape/contours_sorted.hpp"
 #include "core/shape/fitting.hpp"
@@ -77,6 +78,7 @@ void Collector::setPage(double width, double height) {
 }
 
 void Collector::add(Painted painted) {
+    breathe();
     painted.name = asUtf8(painted.name);
     std::erase_if(painted.contours, [](const Contour& contour) { return contour.curves.empty(); });
     if (isAbsurd(painted.contours)) return leaveOut(Remark::absurdLeftOut);

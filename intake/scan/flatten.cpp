@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/scan/flatten.hpp"
 
+#include "core/base/job.hpp"
 #include "core/measure/paper.hpp"
 #include "core/shape/ring.hpp"
 

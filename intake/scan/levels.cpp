@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/scan/levels.hpp"
 
+#include "core/base/job.hpp"
+
 #include <algorithm>
 #include <array>
 #include <cmath>
@@ -117,6 +119,7 @@ std::vector<std::uint8_t> evened(const Picture& picture, const Surface& paper) {
     std::vector<std::uint8_t> out(picture.grey.size());
     std::size_t i = 0;
     for (int y = 0; y < picture.height; ++y) {
+    breathe();
         const double v = 2.0 * (y + 0.5) / picture.height - 1;
         const double a = paper[0] + paper[2] * v + paper[5] * v * v, b = paper[1] + paper[4] * v,
                      c = paper[3];

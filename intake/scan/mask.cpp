@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/scan/mask.hpp"
 
+#include "core/base/job.hpp"
+
 #include <algorithm>
 #include <limits>
 #include <memory>
@@ -45,6 +47,7 @@ void along(const std::vector<float>& f, std::vector<float>& out, std::vector<int
 } // namespace
 
 std::vector<float> distances(const Mask& mask) {
+    breathe();
     constexpr float far = 1e12F;
     const auto w = static_cast<std::size_t>(mask.width), h = static_cast<std::size_t>(mask.height);
     std::vector<float> grid(w * h);
@@ -70,6 +73,7 @@ std::vector<float> distances(const Mask& mask) {
 }
 
 Patches patchesOf(const Mask& mask) {
+    breathe();
     Patches out;
     out.number.assign(mask.in.size(), -1);
     std::vector<std::pair<int, int>> open;
@@ -103,6 +107,7 @@ Patches patchesOf(const Mask& mask) {
 }
 
 std::vector<shape::Contour> traced(const Mask& mask, int least) {
+    breathe();
     using shape::Point;
     constexpr int bits = static_cast<int>(sizeof(potrace_word)) * 8;
     potrace_bitmap_t map{mask.width, mask.height, (mask.width + bits - 1) / bits, nullptr};

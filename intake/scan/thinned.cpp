@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/scan/thinned.hpp"
 
+#include "core/base/job.hpp"
+
 #include <algorithm>
 #include <array>
 #include <cmath>
@@ -64,6 +66,7 @@ private:
 
 /// One of the two halves of a round. False when nothing went.
 bool peel(Field& field, bool second) {
+    breathe();
     std::vector<std::size_t> going;
     for (const auto at : field.dots()) {
         const auto [count, turns] = field.around(at);

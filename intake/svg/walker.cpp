@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/svg/walker.hpp"
 
+#include "core/base/job.hpp"
 #include "intake/svg/basic_shapes.hpp"
 #include "intake/svg/clip.hpp"
 #include "intake/svg/names.hpp"
@@ -66,6 +67,7 @@ void Walker::children(const pugi::xml_node& parent, const Setting& setting) {
 }
 
 void Walker::element(const pugi::xml_node& node, const Setting& outer) {
+    breathe();
     const auto name = localName(node);
     // Elements of other name spaces are notes of other programs to themselves.
     const auto prefix = prefixOf(node);

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "intake/tool/tool.hpp"
 
+#include "core/base/job.hpp"
+
 #include <array>
 #include <cerrno>
 #include <chrono>
@@ -61,12 +63,36 @@ bool take(int end, std::string& into) {
     return count > 0 || (count < 0 && errno == EINTR);
 }
 
+/// Whoever leaves it alone takes it along: nobody waits for what it would say.
+class Child {
+public:
+    explicit Child(pid_t child) : m_child(child) {}
+    ~Child() {
+        if (m_child < 0) return;
+        kill(m_child, SIGKILL);
+        (void)await();
+    }
+    Child(const Child&) = delete;
+    Child& operator=(const Child&) = delete;
+    int await() {
+        int status = 0;
+        while (waitpid(m_child, &status, 0) < 0 && errno == EINTR) {
+        }
+        m_child = -1;
+        return status;
+    }
+
+private:
+    pid_t m_child;
+};
+
 /// Reads both ends until they close; false when it takes longer than `seconds` on the clock.
 bool listen(Pipe& out, Pipe& err, ToolAnswer& answer, int seconds) {
     const auto end = std::chrono::steady_clock::now() + std::chrono::seconds(seconds);
     while (out.read >= 0 || err.read >= 0) {
         std::array<pollfd, 2> ends{pollfd{out.read, POLLIN, 0}, pollfd{err.read, POLLIN, 0}};
-        poll(ends.data(), ends.size(), 200);
+        poll(ends.data(), ends.size(), 100);
+        breathe();
         if ((ends[0].revents & (POLLIN | POLLHUP)) && !take(out.read, answer.out)) Pipe::closeEnd(out.read);
         if ((ends[1].revents & (POLLIN | POLLHUP)) && !take(err.read, answer.err)) Pipe::closeEnd(err.read);
         if (std::chrono::steady_clock::now() > end || answer.out.size() > mostOutput ||
@@ -94,11 +120,10 @@ ToolAnswer runTool(const std::vector<std::string>& command, ToolLimits limits) {
     }
     Pipe::closeEnd(out.write);
     Pipe::closeEnd(err.write);
+    Child running{child};
     const bool inTime = listen(out, err, answer, limits.seconds * 2);
     if (!inTime) kill(child, SIGKILL);
-    int status = 0;
-    while (waitpid(child, &status, 0) < 0 && errno == EINTR) {
-    }
+    const int status = running.await();
     answer.err = answer.err.substr(0, answer.err.find('\n'));
     if (!inTime || (WIFSIGNALED(status) && (WTERMSIG(status) == SIGXCPU || WTERMSIG(status) == SIGKILL)))
         answer.end = ToolAnswer::End::stopped;

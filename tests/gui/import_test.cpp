@@ -2,6 +2,7 @@
 // A drawing before it becomes pieces: what is shown, ticked and left out.
 #include "app/dialogs/import_dialog.hpp"
 #include "app/pictures/import_picture.hpp"
+#include "app/session/aside.hpp"
 #include "tests/gui/bench.hpp"
 #include "tests/gui/questions.hpp"
 #include "tests/support/files.hpp"
@@ -335,7 +336,7 @@ TEST(ReadingAside, TheNewestIsTheOnlyOneThatComesBack) {
         "second", [](const std::shared_ptr<Job>&) { return 2; }, [&](int value) { came.push_back(value); });
     EXPECT_SOON(!reading.isRunning(), 2000);
     EXPECT_TRUE(first->stopped());
-    QTest::qWait(50); // for the first to come back to nobody
+    EXPECT_SOON(!app::jobs::anyAtWork(), 20'000); // the first comes back to nobody
     EXPECT_EQ(came, std::vector{2});
 }
 
@@ -349,7 +350,7 @@ TEST_F(Scanning, ItCanBeStopped) {
     stop.click();
     EXPECT_FALSE(stop.isVisible());
     EXPECT_TRUE(said().contains("stopped"));
-    QTest::qWait(300);
+    EXPECT_SOON(!app::jobs::anyAtWork(), 20'000);
     EXPECT_FALSE(session().block());
 }
 

@@ -5,6 +5,7 @@
 #include "core/edit/stacking.hpp"
 #include "core/plan/block/underlap_plan.hpp"
 #include "core/plan/lay/roll_call.hpp"
+#include "app/session/aside.hpp"
 #include "tests/gui/bench.hpp"
 #include "tests/support/shapes.hpp"
 #include "words/now_words.hpp"
@@ -372,7 +373,7 @@ TEST_F(Lay, AMendingIsStopped) {
     window().mending().errand().stop();
     EXPECT_FALSE(window().mending().isBusy());
     EXPECT_TRUE(said().contains("nothing has been changed"));
-    QTest::qWait(300);
+    EXPECT_SOON(!app::jobs::anyAtWork(), 20'000); // whatever it was doing
     EXPECT_TRUE(session().quilt() == before);
 }
 

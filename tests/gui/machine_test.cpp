@@ -7,6 +7,7 @@
 #include "output/dxf/dxf.hpp"
 #include "output/pages/pages.hpp"
 #include "output/svg/svg.hpp"
+#include "app/session/aside.hpp"
 #include "tests/gui/bench.hpp"
 #include "tests/support/shapes.hpp"
 #include "tests/support/tool.hpp"
@@ -247,7 +248,6 @@ TEST_F(Machine, NothingIsCutThatIsNotThere) {
         EXPECT_SOON(!dialog.isBusy(), 20'000);
         send.setEnabled(true);
         send.click();
-        QTest::qWait(100);
         EXPECT_FALSE(dialog.isCutting());
     };
     window().sheets().cutByMachine();
@@ -266,7 +266,7 @@ TEST_F(Machine, TheMatsStayWhileTheBladeMoves) {
         auto& below = *dialog.findChild<QLineEdit*>("machine.below");
         below.setText("0.01");
         emit below.editingFinished();
-        QTest::qWait(300);
+        EXPECT_SOON(!app::jobs::anyAtWork(), 20'000);
         EXPECT_EQ(dialog.runs().size(), mats);
         dialog.findChild<QPushButton*>("machine.send")->click();
         EXPECT_FALSE(dialog.isCutting());

@@ -32,7 +32,6 @@ protected:
     /// Stopped early: the best so far counts, and nothing is compared.
     void layOutQuickly() {
         click("trace.layout");
-        QTest::qWait(150);
         if (window().layoutJob().isRunning()) click("trace.layout");
         awaitLayout();
     }

@@ -287,6 +287,22 @@ TEST(ByHand, APieceTakenOutOfItsChunkIsCutAloneAndBackAgainIsNot) {
     EXPECT_EQ(chunkAround(back, one).size(), 2U);
 }
 
+/// B3: a packet with fewer sheets left than were used is empty, and never becomes a roll.
+TEST(PutAway, TakesSheetsOutOfThePacketAndNeverBelowNone) {
+    auto quilt = laidOut(nested(), School::byFabric);
+    quilt.webs.front().stock = quilt::Packet{1, Length::ofInches(12, 1)};
+    const quilt::Remains one{0, Length::ofInches(12, 1), {}}, two{1, Length::ofInches(12, 1), {}};
+    const auto once = must(edit::putAway(quilt, block(quilt).id, {one}, 3));
+    ASSERT_TRUE(std::holds_alternative<quilt::Packet>(once.webs.front().stock));
+    EXPECT_EQ(std::get<quilt::Packet>(once.webs.front().stock).sheets, 0);
+    const auto both = must(edit::putAway(quilt, block(quilt).id, {one, two}, 3));
+    ASSERT_TRUE(std::holds_alternative<quilt::Packet>(both.webs.front().stock));
+    EXPECT_EQ(std::get<quilt::Packet>(both.webs.front().stock).sheets, 0);
+    EXPECT_EQ(std::get<quilt::Packet>(must(edit::putAway(once, block(quilt).id, {one}, 4)).webs.front().stock).sheets,
+              0)
+        << "the same sheet is put away once";
+}
+
 TEST(ByHand, NamesWhatLiesTooClose) {
     const auto quilt = laidOut(nested(), School::byFabric);
     const auto& before = *block(quilt).layout;
