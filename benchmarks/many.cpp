@@ -3,6 +3,7 @@
 
 #include "core/base/random.hpp"
 #include "core/edit/edits.hpp"
+#include "tests/support/blobs.hpp"
 
 #include <cmath>
 #include <numbers>
@@ -36,6 +37,10 @@ std::string drawing(int colours) {
                (i % 5 ? "1" : "-1") + " 1)'/>";
     }
     return out + "</svg>";
+}
+
+quilt::Quilt overlapping(int pieces, std::uint64_t seed) {
+    return test::blobs(pieces, seed);
 }
 
 quilt::Quilt quiltOf(const quilt::Drawing& found) {

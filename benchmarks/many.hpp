@@ -18,4 +18,7 @@ inline constexpr int pieces = 500;
 /// A quilt with that drawing as its only block.
 [[nodiscard]] quilt::Quilt quiltOf(const quilt::Drawing& found);
 
+/// So many pieces in a block of 20 in, each over about four others.
+[[nodiscard]] quilt::Quilt overlapping(int pieces, std::uint64_t seed = 1);
+
 } // namespace up::bench

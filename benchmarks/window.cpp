@@ -60,7 +60,7 @@ void restack(benchmark::State& state) {
 
 void view(benchmark::State& state) {
     chooseLargest();
-    const auto wanted = up::every<View>()[static_cast<std::size_t>(state.range(0))];
+    const auto wanted = up::every<up::app::View>()[static_cast<std::size_t>(state.range(0))];
     state.SetLabel(up::app::nameOf(wanted).toStdString());
     for (auto _ : state) {
         window->session().goTo(up::app::View::stash);
@@ -149,6 +149,38 @@ void numberAnew(benchmark::State& state) {
     state.counters["longest_ms"] = longest;
 }
 
+/// 300 pieces: the window from an empty quilt to the view painted, everything worked out from nothing.
+void firstLook(benchmark::State& state) {
+    const auto wanted = up::every<up::app::View>()[static_cast<std::size_t>(state.range(0))];
+    state.SetLabel(up::app::nameOf(wanted).toStdString());
+    std::uint64_t seed = 1; // nothing of the one before helps with the next
+    for (auto _ : state) {
+        const auto quilt = up::bench::overlapping(300, seed++);
+        window->session().goTo(up::app::View::stash);
+        const auto begun = std::chrono::steady_clock::now();
+        window->session().startNew(quilt);
+        window->session().goTo(wanted);
+        settle();
+        state.SetIterationTime(
+            std::chrono::duration<double>(std::chrono::steady_clock::now() - begun).count());
+    }
+}
+
+/// 300 pieces in Lay, where most is dashed: the mat painted once, so far zoomed in.
+void paintZoomed(benchmark::State& state) {
+    auto& session = window->session();
+    session.startNew(up::bench::overlapping(300));
+    session.goTo(up::app::View::lay);
+    settle();
+    auto& mat = window->mat();
+    mat.fit();
+    mat.zoomBy(static_cast<double>(state.range(0)));
+    settle();
+    for (auto _ : state)
+        mat.repaint();
+    mat.fit();
+}
+
 } // namespace
 
 int main(int count, char** words) {
@@ -183,6 +215,16 @@ int main(int count, char** words) {
     benchmark::RegisterBenchmark("view", static_cast<void (*)(benchmark::State&)>(view))
         ->DenseRange(0, 8)
         ->UseManualTime()
+        ->Unit(benchmark::kMillisecond);
+    benchmark::RegisterBenchmark("first look, 300 pieces",
+                                 static_cast<void (*)(benchmark::State&)>(firstLook))
+        ->DenseRange(0, 8)
+        ->UseManualTime()
+        ->Unit(benchmark::kMillisecond);
+    benchmark::RegisterBenchmark("painting, 300 pieces",
+                                 static_cast<void (*)(benchmark::State&)>(paintZoomed))
+        ->RangeMultiplier(4)
+        ->Range(1, 1024)
         ->Unit(benchmark::kMillisecond);
     benchmark::RunSpecifiedBenchmarks();
     return 0;
