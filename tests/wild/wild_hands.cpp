@@ -20,6 +20,7 @@
 #include <csignal>
 #include <cstdio>
 #include <cstdlib>
+#include <functional>
 #include <thread>
 
 namespace {
@@ -82,8 +83,8 @@ private:
 
 class WildHands : public QObject {
 public:
-    WildHands(Window& window, double seconds, std::uint64_t seed)
-        : m_window(window), m_random(seed),
+    WildHands(Window& window, double seconds, std::uint64_t seed, std::function<void()> begin)
+        : m_window(window), m_random(seed), m_begin(std::move(begin)),
           m_ends(Clock::now() + std::chrono::milliseconds(static_cast<long>(seconds * 1000))) {
         next();
     }
@@ -93,6 +94,12 @@ public:
     [[nodiscard]] int late() const { return m_late; }
 
 private:
+    /// The quilt as it was: in time little is left of what hundreds of hands have been at.
+    void begin() {
+        lastDeed() = "begin anew";
+        m_begun = m_deeds;
+        m_begin();
+    }
     [[nodiscard]] int upTo(int most) {
         return static_cast<int>(m_random.below(static_cast<std::uint64_t>(most)));
     }
@@ -124,6 +131,7 @@ private:
             front->close();
             return;
         }
+        if (!front && m_deeds - m_begun > 400) return begin();
         upTo(3) == 0 ? click(front ? *front : m_window) : press(front ? *front : m_window);
     }
 
@@ -172,13 +180,13 @@ private:
         QTest::keyClick(&target, key, with);
     }
 
-    /// Any command of the menus but those that end the program.
+    /// Any command of the menus but those that end the program or leave the quilt that it is tried on.
     void trigger() {
         if (QApplication::activeModalWidget()) return;
         QList<QAction*> all;
         for (auto* action : m_window.findChildren<QAction*>())
             if (action->isEnabled() && !action->menu() && !action->objectName().isEmpty() &&
-                action->objectName() != "file.quit")
+                !QStringList{"file.quit", "file.new", "file.sample"}.contains(action->objectName()))
                 all << action;
         if (all.isEmpty()) return;
         auto* action = all[upTo(static_cast<int>(all.size()))];
@@ -188,9 +196,10 @@ private:
 
     Window& m_window;
     up::Random m_random;
+    std::function<void()> m_begin;
     Clock::time_point m_ends, m_since;
     Pulse m_pulse;
-    long m_deeds = 0;
+    long m_deeds = 0, m_begun = 0;
     int m_inFront = 0, m_late = 0;
     double m_slowest = 0;
     std::string m_slowestDeed;
@@ -224,12 +233,15 @@ int main(int count, char** words) {
         std::fprintf(stderr, "ended after: %s\n", lastDeed().c_str());
         std::_Exit(1);
     });
-    if (const int blobs = std::atoi(words[1]); blobs > 0)
-        window.session().startNew(up::test::blobs(blobs));
-    else
-        window.files().openCopy(words[1]);
+    const auto begin = [&] {
+        if (const int blobs = std::atoi(words[1]); blobs > 0)
+            window.session().startNew(up::test::blobs(blobs));
+        else
+            window.files().openCopy(words[1]);
+    };
+    begin();
     window.show();
-    WildHands hands(window, std::strtod(words[2], nullptr), seed);
+    WildHands hands(window, std::strtod(words[2], nullptr), seed, begin);
     QApplication::exec();
     std::printf("seed %s: %ld deeds, %d later than 0.5 s, slowest %.2f s (%s)\n", words[3], hands.deeds(),
                 hands.late(), hands.slowest(), hands.slowestDeed().c_str());
