@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/stack/stack.hpp"
 
+#include "core/base/at_once.hpp"
 #include "core/shape/pairs.hpp"
 #include "core/stack/ordering.hpp"
 
@@ -61,11 +62,13 @@ std::vector<Overlap> overlapsOf(const std::vector<Region>& pieces, std::vector<O
     std::vector<shape::Box> boxes;
     for (const auto& piece : pieces)
         boxes.push_back(piece.bounds());
-    for (const auto& [lower, upper] : shape::pairsThatMeet(boxes)) {
-        if (!changed[lower] && !changed[upper]) continue;
-        if (const double area = areaShared(pieces[lower], pieces[upper]); area > 0)
-            before.push_back({lower, upper, area});
-    }
+    auto pairs = shape::pairsThatMeet(boxes);
+    std::erase_if(pairs, [&](const auto& pair) { return !changed[pair.first] && !changed[pair.second]; });
+    std::vector<double> areas(pairs.size());
+    atOnce(pairs.size(),
+           [&](std::size_t i) { areas[i] = areaShared(pieces[pairs[i].first], pieces[pairs[i].second]); });
+    for (std::size_t i = 0; i < pairs.size(); ++i)
+        if (areas[i] > 0) before.push_back({pairs[i].first, pairs[i].second, areas[i]});
     sort(before);
     return before;
 }

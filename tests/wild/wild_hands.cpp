@@ -139,7 +139,8 @@ private:
     void settle(double seconds) {
         if (seconds > 0.5) {
             ++m_late;
-            std::fprintf(stderr, "%.2f s: %s\n", seconds, lastDeed().c_str());
+            std::fprintf(stderr, "%.2f s: %s, in %s\n", seconds, lastDeed().c_str(),
+                         nameOf(m_window.session().view()).toStdString().c_str());
         }
         if (seconds > m_slowest) m_slowest = seconds, m_slowestDeed = lastDeed();
         m_since = {};

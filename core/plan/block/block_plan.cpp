@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/block/block_plan.hpp"
 
-#include "core/base/job.hpp"
+#include "core/base/at_once.hpp"
 #include "core/plan/block/kept.hpp"
 #include "core/stack/showing.hpp"
 #include "core/stack/underlap.hpp"
@@ -70,20 +70,27 @@ BlockPlan planBlock(const quilt::Block& block, const BlockPlan* before) {
     changed.flip();
     const auto said = positionsOf(block);
     plan.stack = stack::stackOf(
-        stack::overlapsOf(plan.regions,
-                          before ? overlapsKept(*before, kept) : std::vector<stack::Overlap>{}, changed),
+        stack::overlapsOf(plan.regions, before ? overlapsKept(*before, kept) : std::vector<stack::Overlap>{},
+                          changed),
         count, said);
     plan.above = stack::aboveOf(plan.regions, said, plan.reach);
     plan.cover.resize(count), plan.visible.resize(count), plan.visibleEdges.resize(count);
+    std::vector<std::size_t> anew;
     for (std::size_t i = 0; i < count; ++i) {
-        breathe();
+        if (kept.touched[i]) {
+            anew.push_back(i);
+            continue;
+        }
         const auto was = kept.was[i];
-        const bool anew = kept.touched[i];
-        plan.cover[i] = anew ? stack::together(plan.regions, plan.above[i]) : before->cover[was];
-        plan.visible[i] = anew ? stack::visiblePart(plan.regions[i], plan.cover[i]) : before->visible[was];
-        plan.visibleEdges[i] =
-            anew ? stack::visibleEdge(plan.regions[i], plan.cover[i]) : before->visibleEdges[was];
+        plan.cover[i] = before->cover[was], plan.visible[i] = before->visible[was];
+        plan.visibleEdges[i] = before->visibleEdges[was];
     }
+    atOnce(anew.size(), [&](std::size_t k) {
+        const auto i = anew[k];
+        plan.cover[i] = stack::together(plan.regions, plan.above[i]);
+        plan.visible[i] = stack::visiblePart(plan.regions[i], plan.cover[i]);
+        plan.visibleEdges[i] = stack::visibleEdge(plan.regions[i], plan.cover[i]);
+    });
     return plan;
 }
 

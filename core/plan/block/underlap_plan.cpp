@@ -8,6 +8,8 @@
 
 #include <algorithm>
 #include <cmath>
+#include <map>
+#include <set>
 
 namespace up::plan {
 namespace {
@@ -23,21 +25,22 @@ std::vector<stack::Over> saidOf(const quilt::Block& block) {
     return out;
 }
 
+using Pair = std::pair<std::size_t, std::size_t>;
+
 /// Pairs that overlap or share a stretch of border.
 std::vector<stack::Border> bordersIn(const BlockPlan& plan) {
     std::vector<stack::Border> out;
-    for (const auto& o : plan.stack.overlaps)
+    std::set<Pair> overlapping;
+    for (const auto& o : plan.stack.overlaps) {
         out.push_back({std::min(o.lower, o.upper), std::max(o.lower, o.upper), true});
-    const auto overlap = [&](std::size_t one, std::size_t other) {
-        return std::any_of(plan.stack.overlaps.begin(), plan.stack.overlaps.end(), [&](const auto& o) {
-            return std::minmax(o.lower, o.upper) == std::minmax(one, other);
-        });
-    };
+        overlapping.insert(std::minmax(o.lower, o.upper));
+    }
     std::vector<shape::Box> boxes;
     for (const auto& region : plan.regions)
         boxes.push_back(region.isEmpty() ? shape::Box{} : region.bounds().grownBy(stack::meetingGap));
     for (const auto& [one, other] : shape::pairsThatMeet(boxes))
-        if (!overlap(one, other) && !stack::bordersOf(plan.regions[one], plan.regions[other]).empty())
+        if (!overlapping.contains(std::minmax(one, other)) &&
+            !stack::bordersOf(plan.regions[one], plan.regions[other]).empty())
             out.push_back({one, other, false});
     return out;
 }
@@ -108,14 +111,12 @@ UnderlapPlan planUnderlap(const quilt::Quilt& quilt, const quilt::Block& block, 
     const auto found = stack::decided(block.pieces.size(), borders, saidOf(block), lightness);
     UnderlapPlan out;
     out.order = idsOf(block, found.order);
-    for (const auto& decision : found.decisions) {
-        const auto pair = std::minmax(decision.upper, decision.lower);
-        const auto border = std::find_if(borders.begin(), borders.end(), [&](const stack::Border& b) {
-            return b.one == pair.first && b.other == pair.second;
-        });
+    std::map<Pair, bool> overlap;
+    for (const auto& border : borders)
+        overlap.emplace(std::minmax(border.one, border.other), border.overlap);
+    for (const auto& decision : found.decisions)
         out.borders.push_back({block.pieces[decision.upper].id, block.pieces[decision.lower].id,
-                               decision.reason, border->overlap});
-    }
+                               decision.reason, overlap.at(std::minmax(decision.upper, decision.lower))});
     return out;
 }
 
