@@ -5,9 +5,6 @@
 #include "core/edit/naming.hpp"
 #include "core/measure/say.hpp"
 #include "core/mend/mend.hpp"
-#include "core/store/file.hpp"
-#include "intake/any/any.hpp"
-#include "intake/pdf/pdf.hpp"
 #include "words/sentences.hpp"
 
 #include <QFileInfo>
@@ -36,75 +33,11 @@ void ImportCommands::importDrawing() {
 
 namespace {
 
-/// One page of the pattern.
-struct Source {
-    std::string file;
-    int page = 1; ///< of that file
-};
-
-struct FirstLook {
-    std::vector<Source> sources;
-    bool isScan = false;
-    Result<quilt::Drawing> drawing;
-};
-
-intake::ReadOptions optionsFor(const ReadSettings& settings) {
-    intake::Options shapes;
-    shapes.borders = settings.borders;
-    return {settings.page, settings.dpi, shapes, settings.job};
-}
-
-Result<quilt::Drawing> readAs(const std::string& file, const ReadSettings& settings) {
-    return store::readFile(file).and_then(
-        [&](const std::string& bytes) { return intake::readDrawing(bytes, file, optionsFor(settings)); });
-}
-
-/// `settings.page` counts the pages of all files.
-Result<quilt::Drawing> readSource(const std::vector<Source>& sources, ReadSettings settings) {
-    const auto& source = sources.at(static_cast<std::size_t>(settings.page) - 1);
-    settings.page = source.page;
-    return readAs(source.file, settings);
-}
-
-Result<std::vector<quilt::Drawing>> readAll(const std::vector<Source>& sources, ReadSettings settings) {
-    std::vector<quilt::Drawing> out;
-    for (std::size_t i = 0; i < sources.size(); ++i) {
-        settings.page = static_cast<int>(i) + 1;
-        auto page = readSource(sources, settings);
-        if (!page && page.error().code != Code::emptyDrawing) return tl::unexpected(page.error());
-        if (page) out.push_back(std::move(*page)); // an empty page is no part of the pattern
-    }
-    if (out.empty()) return failure(Code::emptyDrawing, {sources.front().file});
-    return out;
-}
-
 std::vector<std::string> namesIn(const quilt::Block* block) {
     std::vector<std::string> out;
     if (!block) return out;
     for (const auto& piece : block->pieces)
         out.push_back(piece.name);
-    return out;
-}
-
-quilt::Reading lettersOn(const Source& source, ReadSettings settings, const quilt::Drawing& drawing) {
-    settings.page = source.page;
-    const auto bytes = store::readFile(source.file);
-    return bytes ? intake::lettersOf(*bytes, source.file, optionsFor(settings), drawing)
-                 : quilt::Reading::unknown;
-}
-
-FirstLook lookAt(const std::vector<std::string>& files, const std::shared_ptr<Job>& job) {
-    FirstLook out{{}, false, failure(Code::unknownDrawing, {files.front()})};
-    for (const auto& file : files) {
-        const auto bytes = store::readFile(file);
-        int pages = 1;
-        if (bytes && intake::kindOf(*bytes) == intake::DrawingKind::pdf)
-            if (const auto about = intake::aboutPdf(file)) pages = about->pages;
-        out.isScan = out.isScan || (bytes && intake::kindOf(*bytes) == intake::DrawingKind::picture);
-        for (int page = 1; page <= pages; ++page)
-            out.sources.push_back({file, page});
-    }
-    out.drawing = readSource(out.sources, ReadSettings{}.with(job));
     return out;
 }
 
@@ -119,31 +52,23 @@ void ImportCommands::importFiles(const QStringList& paths) {
         [files](const std::shared_ptr<Job>& job) { return lookAt(files, job); },
         [this, path = paths.front()](const FirstLook& found) {
             // Another page may hold what this one does not; otherwise there is nothing to show.
-            if (!found.drawing && found.sources.size() == 1) return m_session.complain(found.drawing.error());
+            if (!found.drawing && found.pages == 1) return m_session.complain(found.drawing.error());
             const auto* block = m_session.block();
             const auto side = measure::Length::ofInches(9, 1);
-            const auto sources = found.sources;
-            ImportQuestion question{
-                QFileInfo(path).fileName(),
-                m_session.quilt().units,
-                block ? block->width : side,
-                block ? block->height : side,
-                static_cast<int>(sources.size()),
-                found.isScan,
-                block && block->givenReversed,
-                !block || block->pieces.empty(),
-                found.drawing,
-                m_session.quilt().fabrics,
-                namesIn(block),
-                [sources](const ReadSettings& settings) { return readSource(sources, settings); }};
-            question.readPages = [sources](const ReadSettings& settings) {
-                return readAll(sources, settings);
-            };
+            ImportQuestion question{QFileInfo(path).fileName(),
+                                    m_session.quilt().units,
+                                    block ? block->width : side,
+                                    block ? block->height : side,
+                                    found.pages,
+                                    found.isScan,
+                                    block && block->givenReversed,
+                                    !block || block->pieces.empty(),
+                                    found.drawing,
+                                    m_session.quilt().fabrics,
+                                    namesIn(block),
+                                    found.pattern};
             question.askGrid = [this](const auto& pages) {
                 return m_asker.pageGrid(pages, m_session.quilt().units);
-            };
-            question.letters = [sources](const ReadSettings& settings, const quilt::Drawing& drawing) {
-                return lettersOn(sources[static_cast<std::size_t>(settings.page) - 1], settings, drawing);
             };
             const auto id = m_session.blockId();
             const auto stem = QFileInfo(path).completeBaseName().toStdString();
@@ -156,7 +81,7 @@ void ImportCommands::importAll(const QString& path) {
     const auto stem = QFileInfo(path).completeBaseName().toStdString();
     m_reading.start(
         tr("Reading %1").arg(QFileInfo(path).fileName()),
-        [file](const std::shared_ptr<Job>& job) { return readAs(file, ReadSettings{}.with(job)); },
+        [file](const std::shared_ptr<Job>& job) { return readFirstPage(file, job); },
         [this, id = m_session.blockId(), stem](const Result<quilt::Drawing>& drawing) {
             if (drawing)
                 add({id, stem, {*drawing, {}}});

@@ -119,8 +119,8 @@ void ImportDialog::readAgain() {
     m_notes->clear();
     m_reading.start(
         tr("Reading it again"),
-        [read = m_question.read, settings = m_settings](const std::shared_ptr<Job>& job) {
-            return read(settings.with(job));
+        [pattern = m_question.pattern, settings = m_settings](const std::shared_ptr<Job>& job) {
+            return pattern->read(settings.with(job));
         },
         [this](const Result<quilt::Drawing>& drawing) { present(drawing); });
 }
@@ -131,8 +131,8 @@ void ImportDialog::joinPages() {
     using Pages = Result<std::vector<quilt::Drawing>>;
     m_reading.start(
         tr("Reading all pages"),
-        [read = m_question.readPages, settings = m_settings](const std::shared_ptr<Job>& job) {
-            return read(settings.with(job));
+        [pattern = m_question.pattern, settings = m_settings](const std::shared_ptr<Job>& job) {
+            return pattern->readAll(settings.with(job));
         },
         [this](const Pages& pages) {
             if (!pages) return present(tl::unexpected(pages.error()));
@@ -181,9 +181,9 @@ void ImportDialog::present(const Result<quilt::Drawing>& drawing) {
 void ImportDialog::askLetters() {
     tellSide();
     m_letters.drop(); // of what was shown before
-    if (!m_question.letters || m_drawing.shapes.empty()) return;
-    m_letters.ask([letters = m_question.letters, settings = m_settings,
-                   drawing = m_drawing] { return letters(settings, drawing); },
+    if (!m_question.pattern || m_drawing.shapes.empty()) return;
+    m_letters.ask([pattern = m_question.pattern, settings = m_settings,
+                   drawing = m_drawing] { return pattern->letters(settings, drawing); },
                   [this](quilt::Reading reading) {
                       m_drawing.letters = reading;
                       if (reading != quilt::Reading::unknown && !m_sideChosen)

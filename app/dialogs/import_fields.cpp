@@ -27,7 +27,7 @@ void ImportDialog::buildReading(QVBoxLayout& column) {
     m_page = named(new QComboBox(this), "import.page");
     for (int i = 1; i <= m_question.pages; ++i)
         m_page->addItem(tr("%1 of %2").arg(i).arg(m_question.pages));
-    if (m_question.pages > 1 && m_question.readPages) m_page->addItem(tr("All joined…"));
+    if (m_question.pages > 1 && m_question.askGrid) m_page->addItem(tr("All joined…"));
     auto* dpiName = new QLabel(tr("Dots to the inch"), this);
     m_dpi = named(new QSpinBox(this), "import.dpi");
     m_dpi->setRange(0, 4800);

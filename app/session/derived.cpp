@@ -123,7 +123,8 @@ void Derived::setJudgement(std::shared_ptr<const plan::Judgement> judged, std::v
 const std::vector<shape::Deepest>& Derived::spots() {
     if (m_spots) return *m_spots;
     m_spots.emplace();
-    std::erase_if(m_known, [this](const auto& known) { return !m_block || !find(m_block->pieces, known.first); });
+    std::erase_if(m_known,
+                  [this](const auto& known) { return !m_block || !find(m_block->pieces, known.first); });
     for (std::size_t i = 0; i < block().regions.size(); ++i) {
         const auto& shows = block().visible[i].isEmpty() ? block().regions[i] : block().visible[i];
         auto& [region, spot] = m_known[m_block->pieces[i].id];

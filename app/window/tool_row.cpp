@@ -46,8 +46,7 @@ void ToolRow::buildDraw(QLayout& row) {
     connect(arrange, &QPushButton::clicked, this, [this] { m_shapes.arrange(); });
     auto* sizeName = on({View::draw}, new QLabel(tr("Finished"), this));
     m_size = on({View::draw}, named(new QLineEdit(this), "draw.size"));
-    m_size->setMinimumWidth(64);
-    m_size->setMaximumWidth(110);
+    m_size->setFixedWidth(70); // "12 1/2 in"; two sides scroll
     auto* sizes = on({View::draw}, named(new QPushButton(tr("Sizes…"), this), "draw.sizes"));
     m_reversed = on({View::draw}, named(new QCheckBox(tr("Came reversed"), this), "draw.reversed"));
     m_templates = on({View::draw}, named(new QPushButton(tr("Templates"), this), "draw.templates"));

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/edit/change.hpp"
 #include "core/edit/naming.hpp"
+#include "core/edit/stacking.hpp"
 #include "core/quilt/fields.hpp"
 
 #include <algorithm>
@@ -119,19 +120,11 @@ Edited changePlace(const Quilt& quilt, BlockId block, PieceId id, Change change,
 } // namespace
 
 Edited movePiece(const Quilt& quilt, BlockId block, PieceId id, Length right, Length down) {
-    return changePlace(
-        quilt, block, id,
-        [&](Block&, Piece& piece) {
-            piece.place.right = piece.place.right + right;
-            piece.place.down = piece.place.down + down;
-        },
-        [&](shape::Point) { return shape::Transform::moveBy(right.mm(), down.mm()); });
+    return movePieces(quilt, block, {{id, {right.mm(), down.mm()}}});
 }
 
 Edited turnPiece(const Quilt& quilt, BlockId block, PieceId id, measure::Angle by) {
-    return changePlace(
-        quilt, block, id, [&](Block&, Piece& piece) { piece.place.turn = (piece.place.turn + by).normal(); },
-        [&](shape::Point middle) { return shape::Transform::turnAbout(middle, by); });
+    return turnPieces(quilt, block, {id}, by);
 }
 
 Edited mirrorPiece(const Quilt& quilt, BlockId block, PieceId id) {

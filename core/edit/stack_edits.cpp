@@ -211,10 +211,11 @@ Edited movePieces(const Quilt& quilt, BlockId id, const Moves& moves) {
 Edited turnPieces(const Quilt& quilt, BlockId id, const std::vector<PieceId>& pieces, measure::Angle by) {
     const auto* block = find(quilt.blocks, id);
     if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});
-    shape::Box box;
+    shape::Point middle{0, 0};
     for (const PieceId piece : pieces)
-        if (const auto* known = find(block->pieces, piece)) box.take(boundsOf(placed(*known)));
-    const auto about = shape::Transform::turnAbout(box.centre(), by);
+        if (const auto* known = find(block->pieces, piece))
+            middle = middle + middleOf(*known) * (1.0 / static_cast<double>(pieces.size()));
+    const auto about = shape::Transform::turnAbout(middle, by);
     return changePlaces(quilt, id, pieces, [&](Piece& piece, PieceId) {
         const auto way = about(middleOf(piece)) - middleOf(piece);
         piece.place.turn = (piece.place.turn + by).normal();

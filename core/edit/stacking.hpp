@@ -57,8 +57,8 @@ using Moves = std::vector<std::pair<PieceId, shape::Point>>;
 /// All at once; linings follow, and those of pieces that move are not moved for themselves. Errors:
 /// Code::alreadyFused, Code::locked.
 [[nodiscard]] Edited movePieces(const Quilt& quilt, BlockId block, const Moves& moves);
-/// Clockwise, as one, about the middle of the box round them all; linings turn with their pieces. Errors: as
-/// movePieces.
+/// Clockwise, as one, about the middle of their middles, which stays where it is: turned back they lie as before.
+/// Linings turn with their pieces. Errors: as movePieces.
 [[nodiscard]] Edited turnPieces(const Quilt& quilt, BlockId block, const std::vector<PieceId>& pieces,
                                 measure::Angle by);
 

@@ -119,7 +119,7 @@ std::vector<std::uint8_t> evened(const Picture& picture, const Surface& paper) {
     std::vector<std::uint8_t> out(picture.grey.size());
     std::size_t i = 0;
     for (int y = 0; y < picture.height; ++y) {
-    breathe();
+        breathe();
         const double v = 2.0 * (y + 0.5) / picture.height - 1;
         const double a = paper[0] + paper[2] * v + paper[5] * v * v, b = paper[1] + paper[4] * v,
                      c = paper[3];

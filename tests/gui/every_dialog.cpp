@@ -20,6 +20,7 @@
 #include "app/dialogs/which_dialog.hpp"
 #include "app/look/text.hpp"
 #include "core/pattern/pattern.hpp"
+#include "tests/gui/questions.hpp"
 #include "tests/support/files.hpp"
 #include "tests/support/shapes.hpp"
 
@@ -42,14 +43,12 @@ app::ShapeQuestion shapeQuestion(quilt::RecipeKind kind) {
 }
 
 app::ImportQuestion importQuestion() {
-    app::ImportQuestion out{};
-    out.file = "windlass.svg";
-    out.width = out.height = measure::Length::ofInches(9, 1);
-    out.pages = 2, out.isScan = true, out.first = true;
     const auto drawing = drawingOf({{"a", square(10, 10, 30)}, {"b", square(50, 10, 30), {90, 40, 20}}});
-    out.drawing = drawing;
-    out.read = [drawing](const app::ReadSettings&) { return drawing; };
-    out.letters = [](const app::ReadSettings&, const quilt::Drawing&) { return quilt::Reading::mirrored; };
+    auto pattern = std::make_shared<FakePattern>(drawing);
+    pattern->reads = quilt::Reading::mirrored;
+    auto out = questionAbout(drawing, 2, pattern);
+    out.file = "pattern.svg", out.isScan = out.first = true;
+    out.askGrid = [](const auto&) { return std::nullopt; };
     return out;
 }
 

@@ -33,13 +33,14 @@ quilt::Drawing board() {
 class Importing : public testing::Test {
 protected:
     void open(int pages = 1, bool first = true) {
-        auto question = questionAbout(
-            first ? Result<quilt::Drawing>(board()) : failure(Code::emptyDrawing, {"pattern"}), pages);
-        question.read = [this](const app::ReadSettings& settings) {
+        auto pattern = std::make_shared<FakePattern>(board());
+        pattern->page = [this](const app::ReadSettings& settings) {
             m_asked = settings;
             return Result<quilt::Drawing>(board());
         };
-        m_dialog = std::make_unique<ImportDialog>(std::move(question));
+        m_dialog = std::make_unique<ImportDialog>(
+            questionAbout(first ? Result<quilt::Drawing>(board()) : failure(Code::emptyDrawing, {"pattern"}),
+                          pages, pattern));
         m_dialog->show();
     }
     template<class Widget> Widget& find(const char* name) {
@@ -273,11 +274,9 @@ TEST_F(Importing, OneKnownLengthSetsTheSize) {
 }
 
 TEST_F(Importing, LettersSayWhichSideItShows) {
-    auto question = questionAbout(board());
-    question.letters = [](const app::ReadSettings&, const quilt::Drawing&) {
-        return quilt::Reading::mirrored;
-    };
-    m_dialog = std::make_unique<ImportDialog>(question);
+    auto pattern = std::make_shared<FakePattern>(board());
+    pattern->reads = quilt::Reading::mirrored;
+    m_dialog = std::make_unique<ImportDialog>(questionAbout(board(), 1, pattern));
     m_dialog->show();
     EXPECT_SOON(find<QCheckBox>("import.reversed").isChecked(), 2000);
     EXPECT_TRUE(find<QLabel>("import.side").text().contains("backwards"));
@@ -297,10 +296,11 @@ Result<quilt::Drawing> readSlowly(Job& job) {
 }
 
 TEST_F(Importing, WhoDoesNotWantToWaitKeepsWhatWasRead) {
-    auto question = questionAbout(board());
+    auto pattern = std::make_shared<FakePattern>(board());
+    auto question = questionAbout(board(), 1, pattern);
     question.isScan = true;
     std::shared_ptr<Job> job;
-    question.read = [&](const app::ReadSettings& settings) {
+    pattern->page = [&](const app::ReadSettings& settings) {
         job = settings.job;
         return readSlowly(*settings.job);
     };

@@ -84,7 +84,7 @@ TEST_F(Joining, TwoFilesComeInAsOnePattern) {
     }
     m_asker.importAnswer = [](const app::ImportQuestion& question) -> std::optional<app::ImportAnswer> {
         EXPECT_EQ(question.pages, 2);
-        auto all = must(question.readPages({}));
+        auto all = must(question.pattern->readAll({}));
         return app::ImportAnswer{must(intake::joinPages(all, {2, 25.4, 0})), {}};
     };
     m_asker.files = {files.join(';')};
@@ -95,10 +95,9 @@ TEST_F(Joining, TwoFilesComeInAsOnePattern) {
 }
 
 TEST_F(Joining, TheImportAsksHowThePagesLie) {
-    auto question = questionAbout(pages()[0], 2);
-    question.readPages = [](const app::ReadSettings&) {
-        return Result<std::vector<quilt::Drawing>>(pages());
-    };
+    auto pattern = std::make_shared<FakePattern>(pages()[0]);
+    pattern->pages = pages();
+    auto question = questionAbout(pages()[0], 2, pattern);
     int asked = 0;
     question.askGrid = [&](const auto& all) {
         ++asked;

@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Laying by hand: several pieces at once, step by step, and counting what is there.
+#include "app/session/aside.hpp"
 #include "app/views/view.hpp"
 #include "app/window/rail.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/plan/block/underlap_plan.hpp"
 #include "core/plan/lay/roll_call.hpp"
-#include "app/session/aside.hpp"
 #include "tests/gui/bench.hpp"
 #include "tests/support/shapes.hpp"
 #include "words/now_words.hpp"

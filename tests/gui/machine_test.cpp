@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The cutting machine: mats, cut files, the stand-in's path, time and refusals, the dialog.
 #include "app/dialogs/machine_dialog.hpp"
+#include "app/session/aside.hpp"
 #include "core/store/file.hpp"
 #include "intake/dxf/dxf.hpp"
 #include "intake/svg/svg.hpp"
 #include "output/dxf/dxf.hpp"
 #include "output/pages/pages.hpp"
 #include "output/svg/svg.hpp"
-#include "app/session/aside.hpp"
 #include "tests/gui/bench.hpp"
 #include "tests/support/shapes.hpp"
 #include "tests/support/tool.hpp"

@@ -40,8 +40,10 @@ quilt::Quilt blobs(int count, std::uint64_t seed) {
     for (int i = 0; i < count; ++i) {
         const Point middle{random.between(radius, wide - radius), random.between(radius, wide - radius)};
         const auto shade = static_cast<std::uint8_t>(25 * (i % 10));
-        drawing.shapes.push_back(
-            {"", {shade, 120, static_cast<std::uint8_t>(250 - shade)}, {blob(random, middle, radius), {}}, {}});
+        drawing.shapes.push_back({"",
+                                  {shade, 120, static_cast<std::uint8_t>(250 - shade)},
+                                  {blob(random, middle, radius), {}},
+                                  {}});
     }
     const auto empty = edit::addBlock(quilt::emptyQuilt("Blobs"), "Blobs", side, side).value();
     return edit::addDrawing(empty, empty.blocks.front().id, drawing, {}, 1'000).value();

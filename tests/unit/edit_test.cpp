@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/edit/edits.hpp"
+#include "core/edit/stacking.hpp"
 #include "tests/support/shapes.hpp"
 
 #include <gtest/gtest.h>
@@ -265,6 +266,21 @@ TEST(WithRoles, MarksGoToThePieceBeneathAndWithoutOneTheyAreLeftOut) {
     ASSERT_EQ(out.shapes.size(), 1U);
     EXPECT_EQ(out.shapes[0].marks.size(), 1U) << "the eye lies under the head";
     EXPECT_TRUE(withRoles(drawing, {Role::out, Role::out, Role::out}).shapes.empty());
+}
+
+/// Wherever it is turned from: its middle is the middle of what is turned, not of the box round it.
+TEST(TurnPieces, TurnedAllTheWayRoundTheyLieAsBefore) {
+    auto quilt = smallQuilt();
+    const auto before = quilt;
+    const std::vector<PieceId> both{piece(quilt, 0), piece(quilt, 1)};
+    for (int i = 0; i < 72; ++i)
+        quilt = must(turnPieces(quilt, theBlock(quilt), both, measure::Angle::ofDegrees(5)));
+    for (const std::size_t i : {0U, 1U}) {
+        const auto &was = before.blocks[0].pieces[i].place, &is = quilt.blocks[0].pieces[i].place;
+        EXPECT_EQ(is.turn, was.turn);
+        EXPECT_NEAR(is.right.mm(), was.right.mm(), 1e-3);
+        EXPECT_NEAR(is.down.mm(), was.down.mm(), 1e-3);
+    }
 }
 
 } // namespace

@@ -2,7 +2,7 @@
 // A plan that starts from an older one is the plan made from nothing, whatever has been done to the block between.
 #include "core/plan/block/doubts.hpp"
 #include "core/plan/block/ground_plan.hpp"
-#include "core/plan/block/kept.hpp"
+#include "core/plan/block/plan_kept.hpp"
 #include "core/plan/lay/dry_lay.hpp"
 #include "tests/support/blobs.hpp"
 #include "tests/support/shapes.hpp"
@@ -96,7 +96,7 @@ TEST_F(KeptPlan, WhenManyThingsHappenAtOnce) {
 TEST_F(KeptPlan, OnlyWhatLiesNearIsTouched) {
     const auto fewer = must(edit::removePiece(m_quilt, block().id, piece(30)));
     const auto before = plan::planBlock(block()), now = plan::planBlock(fewer.blocks[0], &before);
-    const plan::Kept kept(now, before);
+    const plan::PlanKept kept(now, before);
     const auto touched = std::count(kept.touched.begin(), kept.touched.end(), true);
     EXPECT_GT(touched, 0);
     EXPECT_LT(touched, 25) << "of 59";

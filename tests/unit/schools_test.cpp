@@ -287,6 +287,27 @@ TEST(ByHand, APieceTakenOutOfItsChunkIsCutAloneAndBackAgainIsNot) {
     EXPECT_EQ(chunkAround(back, one).size(), 2U);
 }
 
+/// T11: a piece 33 m long took minutes and gigabytes to be found too long.
+TEST(LayOut, WhatIsLongerThanAnyWebIsSetAsideAtOnce) {
+    auto quilt = laidOut(nested(), School::byFabric);
+    auto longOne = quilt.blocks[0].pieces[0];
+    longOne.id = PieceId{quilt.nextId++};
+    longOne.outline =
+        shape::Outline{shape::contourThrough(shape::rectangle({0, 0, 33'000, 60}).rings[0]), {}};
+    auto changed = quilt.blocks[0];
+    changed.layout.reset();
+    changed.pieces.push_back(longOne);
+    quilt.blocks[0] = changed;
+    for (const auto school : {School::oneByOne, School::byFabric, School::windowed}) {
+        const auto out = laidOut(quilt, school);
+        const auto& layout = *block(out).layout;
+        ASSERT_EQ(layout.unplaced.size(), 1U);
+        EXPECT_EQ(layout.unplaced[0].piece, longOne.id);
+        EXPECT_EQ(layout.unplaced[0].reason, quilt::WhyNot::largerThanSheet);
+        EXPECT_EQ(layout.traced.size(), quilt.blocks[0].pieces.size() - 1);
+    }
+}
+
 /// B3: a packet with fewer sheets left than were used is empty, and never becomes a roll.
 TEST(PutAway, TakesSheetsOutOfThePacketAndNeverBelowNone) {
     auto quilt = laidOut(nested(), School::byFabric);
@@ -298,7 +319,8 @@ TEST(PutAway, TakesSheetsOutOfThePacketAndNeverBelowNone) {
     const auto both = must(edit::putAway(quilt, block(quilt).id, {one, two}, 3));
     ASSERT_TRUE(std::holds_alternative<quilt::Packet>(both.webs.front().stock));
     EXPECT_EQ(std::get<quilt::Packet>(both.webs.front().stock).sheets, 0);
-    EXPECT_EQ(std::get<quilt::Packet>(must(edit::putAway(once, block(quilt).id, {one}, 4)).webs.front().stock).sheets,
+    EXPECT_EQ(std::get<quilt::Packet>(must(edit::putAway(once, block(quilt).id, {one}, 4)).webs.front().stock)
+                  .sheets,
               0)
         << "the same sheet is put away once";
 }

@@ -2,7 +2,7 @@
 #include "core/plan/block/block_plan.hpp"
 
 #include "core/base/at_once.hpp"
-#include "core/plan/block/kept.hpp"
+#include "core/plan/block/plan_kept.hpp"
 #include "core/stack/showing.hpp"
 #include "core/stack/underlap.hpp"
 
@@ -44,11 +44,11 @@ void takeRegions(BlockPlan& plan, const quilt::Block& block, const BlockPlan* be
 }
 
 /// Those of settled pieces, the lower one first whatever the user has said.
-std::vector<stack::Overlap> overlapsKept(const BlockPlan& before, const Kept& kept) {
+std::vector<stack::Overlap> overlapsKept(const BlockPlan& before, const PlanKept& kept) {
     std::vector<stack::Overlap> out;
     for (const auto& overlap : before.stack.overlaps) {
         const auto one = kept.isNow[overlap.lower], other = kept.isNow[overlap.upper];
-        if (one != Kept::none && other != Kept::none)
+        if (one != PlanKept::none && other != PlanKept::none)
             out.push_back({std::min(one, other), std::max(one, other), overlap.area});
     }
     return out;
@@ -65,7 +65,7 @@ BlockPlan planBlock(const quilt::Block& block, const BlockPlan* before) {
     plan.reach = block.underlap.mm() + stack::meetingGap;
     const std::size_t count = block.pieces.size();
     takeRegions(plan, block, before);
-    const auto kept = before ? Kept(plan, *before) : Kept(count);
+    const auto kept = before ? PlanKept(plan, *before) : PlanKept(count);
     auto changed = kept.settled;
     changed.flip();
     const auto said = positionsOf(block);

@@ -2,7 +2,7 @@
 #include "core/plan/block/doubts.hpp"
 
 #include "core/base/job.hpp"
-#include "core/plan/block/kept.hpp"
+#include "core/plan/block/plan_kept.hpp"
 
 #include <algorithm>
 
@@ -19,7 +19,7 @@ void dropTheSame(std::vector<stack::Peek>& peeks, const std::vector<stack::Short
 }
 
 /// As it was, by the positions that the pieces have now.
-void take(Doubts& out, std::size_t i, const Doubts& before, const Kept& kept) {
+void take(Doubts& out, std::size_t i, const Doubts& before, const PlanKept& kept) {
     out.peeks[i] = before.peeks[kept.was[i]], out.shorts[i] = before.shorts[kept.was[i]];
     for (auto& peek : out.peeks[i])
         peek.lower = kept.isNow[peek.lower], peek.upper = kept.isNow[peek.upper];
@@ -33,7 +33,7 @@ Doubts doubtsOf(const quilt::Block& block, const BlockPlan& plan, const BlockPla
                 const Doubts* before) {
     const std::size_t count = block.pieces.size();
     const bool known = planBefore && before && before->peeks.size() == planBefore->regions.size();
-    const auto kept = known ? Kept(plan, *planBefore) : Kept(count);
+    const auto kept = known ? PlanKept(plan, *planBefore) : PlanKept(count);
     const auto within = shape::rectangle(finishedBox(block));
     Doubts out;
     out.peeks.resize(count), out.shorts.resize(count);

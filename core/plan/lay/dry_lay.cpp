@@ -2,7 +2,7 @@
 #include "core/plan/lay/dry_lay.hpp"
 
 #include "core/base/job.hpp"
-#include "core/plan/block/kept.hpp"
+#include "core/plan/block/plan_kept.hpp"
 #include "core/stack/showing.hpp"
 #include "core/stack/underlap.hpp"
 
@@ -231,7 +231,7 @@ PlacementStep layStep(const BlockPlan& plan, const GroundPlan& ground, std::size
 
 namespace {
 /// As it was, by the positions that the pieces have now.
-PlacementStep stepKept(PlacementStep step, const Kept& kept) {
+PlacementStep stepKept(PlacementStep step, const PlanKept& kept) {
     step.piece = kept.isNow[step.piece];
     if (step.guide) step.guide = kept.isNow[*step.guide];
     for (auto& tuck : step.tucks)
@@ -244,7 +244,7 @@ std::vector<PlacementStep> placementSteps(const BlockPlan& plan, const GroundPla
                                           const BlockPlan* planBefore,
                                           const std::vector<PlacementStep>* before) {
     const bool known = planBefore && before && before->size() == planBefore->regions.size();
-    const auto kept = known ? Kept(plan, *planBefore) : Kept(plan.regions.size());
+    const auto kept = known ? PlanKept(plan, *planBefore) : PlanKept(plan.regions.size());
     std::vector<PlacementStep> out;
     for (std::size_t i = 0; i < plan.regions.size(); ++i) {
         breathe();

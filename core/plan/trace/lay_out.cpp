@@ -7,6 +7,7 @@
 #include "core/plan/trace/windows.hpp"
 
 #include <algorithm>
+#include <cmath>
 #include <map>
 #include <set>
 #include <tuple>
@@ -53,14 +54,16 @@ public:
           m_left(webLeft(quilt, block, m_kept, options.offCuts)),
           m_school(options.school.value_or(block.school)) {
         for (const auto& piece : block.pieces)
-            if (!m_kept.has(piece.id)) m_free.push_back(&piece);
+            if (!m_kept.has(piece.id)) (isTooLarge(piece) ? m_tooLarge : m_free).push_back(&piece);
         m_parts = partsOf(quilt, m_free);
         m_groups = groupsOf(m_free);
     }
-    [[nodiscard]] bool hasWork() const { return !m_free.empty(); }
+    [[nodiscard]] bool hasWork() const { return !m_free.empty() || !m_tooLarge.empty(); }
     Layout run();
 
 private:
+    /// Longer than any sheet's diagonal: the engine need not find out, which takes memory by the metre.
+    [[nodiscard]] bool isTooLarge(const Piece& piece) const;
     void findWindows();
     [[nodiscard]] std::vector<layout::Part> fixedBodies() const;
     Attempt attempt(double width, double seconds);
@@ -76,7 +79,7 @@ private:
     Kept m_kept;
     WebLeft m_left;
     School m_school;
-    std::vector<const Piece*> m_free;
+    std::vector<const Piece*> m_free, m_tooLarge;
     NestJob m_parts;
     std::vector<std::size_t> m_groups;
     Windows m_windows;
@@ -89,6 +92,14 @@ private:
     std::map<std::size_t, Where> m_where; ///< of parts that are placed
     int m_chunks = 0;
 };
+
+bool LayingOut::isTooLarge(const Piece& piece) const {
+    const auto box = boundsOf(*piece.outline);
+    return !m_left.sheets.empty() &&
+           std::none_of(m_left.sheets.begin(), m_left.sheets.end(), [&](const layout::Sheet& sheet) {
+               return std::max(box.width(), box.height()) <= std::hypot(sheet.width, sheet.height);
+           });
+}
 
 void LayingOut::findWindows() {
     std::vector<bool> mayHost;
@@ -217,10 +228,13 @@ Layout LayingOut::layoutFrom(const Attempt& best) {
                                                             ? quilt::WhyNot::largerThanSheet
                                                             : quilt::WhyNot::webUsedUp});
     addInside(out);
+    for (const auto* piece : m_tooLarge)
+        out.unplaced.push_back({piece->id, quilt::WhyNot::largerThanSheet});
     return out;
 }
 
 Layout LayingOut::run() {
+    if (m_free.empty()) return layoutFrom({});
     if (m_school == School::windowed) findWindows();
     const auto strips = widths();
     const double share = m_options.seconds / static_cast<double>(strips.size());

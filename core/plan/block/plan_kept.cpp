@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/plan/block/kept.hpp"
+#include "core/plan/block/plan_kept.hpp"
 
 #include <algorithm>
 #include <map>
@@ -7,16 +7,18 @@
 namespace up::plan {
 namespace {
 
-constexpr auto none = Kept::none;
+constexpr auto none = PlanKept::none;
 
 /// The most pieces that have kept their order among each other: the longest increasing run of positions.
 /// Source: Schensted, "Longest increasing and decreasing subsequences", 1961 (patience sorting).
 std::vector<bool> inOrder(const std::vector<std::size_t>& was) {
-    std::vector<std::size_t> ends, before(was.size(), none); // of runs of each length: the piece that ends it lowest
+    std::vector<std::size_t> ends,
+        before(was.size(), none); // of runs of each length: the piece that ends it lowest
     for (std::size_t i = 0; i < was.size(); ++i) {
         if (was[i] == none) continue;
-        const auto at = std::lower_bound(ends.begin(), ends.end(), was[i],
-                                         [&](std::size_t end, std::size_t value) { return was[end] < value; });
+        const auto at =
+            std::lower_bound(ends.begin(), ends.end(), was[i],
+                             [&](std::size_t end, std::size_t value) { return was[end] < value; });
         if (at != ends.begin()) before[i] = *(at - 1);
         if (at == ends.end())
             ends.push_back(i);
@@ -44,7 +46,7 @@ std::vector<PieceId> saidAnew(const BlockPlan& now, const BlockPlan& before) {
 
 } // namespace
 
-Kept::Kept(const BlockPlan& now, const BlockPlan& before)
+PlanKept::PlanKept(const BlockPlan& now, const BlockPlan& before)
     : was(now.from.size(), none), isNow(before.from.size(), none) {
     std::map<PieceId, std::size_t> places;
     for (std::size_t i = 0; i < before.from.size(); ++i)
