@@ -1,10 +1,10 @@
 #!/usr/bin/perl
 # A made-up language for tests: every letter of the English text accented, every text 40 per cent longer and within « ».
 # What programs read stays: {0}, %1, <b>, &amp;, file patterns, keys. usage: accents.pl upstairs.pot > made-up.po
+# Needs no more of Perl than every Debian system has (perl-base).
 use strict;
 use warnings;
 use utf8;
-use open qw(:std :encoding(UTF-8));
 
 my %accented;
 my @plain = split //, "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz";
@@ -29,7 +29,9 @@ sub spoken {
 
 # The catalogue's entries, each text joined into one.
 local $/ = "";
-while (my $entry = <>) {
+binmode(STDOUT, ":utf8");
+open(my $pot, "<:utf8", $ARGV[0]) or die "$ARGV[0]: $!\n";
+while (my $entry = <$pot>) {
     my (@lines, %text, $field);
     for my $line (split /\n/, $entry) {
         if ($line =~ /^(msgid|msgid_plural|msgctxt|msgstr(?:\[\d\])?) "(.*)"$/) { $text{$field = $1} = $2 }
