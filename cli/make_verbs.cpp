@@ -5,6 +5,7 @@
 #include "core/edit/edits.hpp"
 #include "core/edit/naming.hpp"
 #include "core/layout/groups.hpp"
+#include "core/layout/nest.hpp"
 #include "core/measure/say.hpp"
 #include "core/plan/trace/lay_out.hpp"
 #include "core/store/exchange.hpp"

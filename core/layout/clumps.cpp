@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/layout/clumps.hpp"
 
+#include "core/layout/nest.hpp"
 #include "core/layout/rows.hpp"
 
 #include <map>

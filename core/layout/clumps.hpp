@@ -2,7 +2,8 @@
 // Parts that belong together, laid close to each other so that they move as one.
 #pragma once
 
-#include "core/layout/nest.hpp"
+#include "core/base/job.hpp"
+#include "core/layout/nest_job.hpp"
 
 namespace up::layout {
 

@@ -2,8 +2,9 @@
 // A first layout: one part after the other where there is room.
 #pragma once
 
+#include "core/base/job.hpp"
 #include "core/layout/form.hpp"
-#include "core/layout/nest.hpp"
+#include "core/layout/nest_job.hpp"
 
 #include <functional>
 

@@ -2,6 +2,7 @@
 #include "core/layout/groups.hpp"
 
 #include "core/layout/clumps.hpp"
+#include "core/layout/nest.hpp"
 
 #include <algorithm>
 #include <array>

@@ -2,7 +2,8 @@
 // Parts in groups that keep a distance of their own.
 #pragma once
 
-#include "core/layout/nest.hpp"
+#include "core/base/job.hpp"
+#include "core/layout/nest_job.hpp"
 
 namespace up::layout {
 

@@ -2,7 +2,7 @@
 // Parts that were cut from one whole, put together again.
 #pragma once
 
-#include "core/layout/nest.hpp"
+#include "core/layout/nest_job.hpp"
 
 #include <optional>
 

@@ -2,7 +2,7 @@
 // Equal shapes in rows, every other one turned by half: how strips of them are cut.
 #pragma once
 
-#include "core/layout/nest.hpp"
+#include "core/layout/nest_job.hpp"
 
 #include <optional>
 

@@ -3,7 +3,7 @@
 #pragma once
 
 #include "core/base/error.hpp"
-#include "core/layout/nest.hpp"
+#include "core/layout/nest_job.hpp"
 #include "core/quilt/drawing.hpp"
 
 namespace up::store {

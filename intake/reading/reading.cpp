@@ -158,9 +158,4 @@ quilt::Reading readingOf(const quilt::Drawing& drawing) {
     return ink.outlines.size() < 2 ? Reading::unknown : readingOf(painted(ink));
 }
 
-bool canRead() {
-    static const bool can = runTool({"tesseract", "--version"}).end == ToolAnswer::End::good;
-    return can;
-}
-
 } // namespace up::intake

@@ -14,7 +14,4 @@ namespace up::intake {
 /// Of the letters among a drawing's shapes: the small ones are looked at in solid black.
 [[nodiscard]] quilt::Reading readingOf(const quilt::Drawing& drawing);
 
-/// Whether text can be recognised here.
-[[nodiscard]] bool canRead();
-
 } // namespace up::intake

@@ -269,14 +269,6 @@ std::vector<PlacementStep> dryLay(const std::vector<PlacementStep>& steps) {
     return out;
 }
 
-std::size_t firstOpen(const quilt::Block& block, const std::vector<PlacementStep>& dry) {
-    const auto open = std::find_if(dry.begin(), dry.end(), [&](const PlacementStep& step) {
-        return block.pieces[step.piece].work.step < quilt::Step::laid;
-    });
-    if (open != dry.end()) return static_cast<std::size_t>(open - dry.begin());
-    return dry.empty() ? 0 : dry.size() - 1;
-}
-
 LaidSoFar before(const std::vector<PlacementStep>& dry, std::size_t step, std::size_t pieces) {
     LaidSoFar out{std::vector<bool>(pieces, false), {}};
     for (std::size_t i = 0; i < step && i < dry.size(); ++i)

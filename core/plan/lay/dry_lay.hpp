@@ -60,8 +60,6 @@ inline constexpr Length onCrease = Length::ofInches(1, 32);
 /// The whole block from nothing, in the order of laying: each piece's step, and before it the guide that it
 /// needs.
 [[nodiscard]] std::vector<PlacementStep> dryLay(const std::vector<PlacementStep>& steps);
-/// Of `dryLay`: the first step of a piece that is not laid yet; the last one when all are.
-[[nodiscard]] std::size_t firstOpen(const quilt::Block& block, const std::vector<PlacementStep>& dry);
 /// What lies on the background just before a step: pieces laid for good, and the guide, if there is one.
 struct LaidSoFar {
     std::vector<bool> laid;

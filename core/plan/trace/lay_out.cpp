@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/trace/lay_out.hpp"
 
+#include "core/layout/nest.hpp"
 #include "core/plan/trace/gather.hpp"
 #include "core/plan/trace/trace_plan.hpp"
 #include "core/plan/trace/web_left.hpp"

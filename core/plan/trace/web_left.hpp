@@ -2,7 +2,7 @@
 // What there is to lay a block out on: the sheets it lies on already, off-cuts, and the rest of its web.
 #pragma once
 
-#include "core/layout/nest.hpp"
+#include "core/layout/nest_job.hpp"
 #include "core/quilt/quilt.hpp"
 
 namespace up::plan {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/trace/windows.hpp"
 
+#include "core/layout/nest.hpp"
 #include "core/shape/deepest.hpp"
 
 #include <algorithm>
