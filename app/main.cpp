@@ -23,10 +23,10 @@ namespace {
 
 using namespace up::app;
 
-Window* openWindow = nullptr; // for whoever ends the program
+Workroom* openRoom = nullptr; // for whoever ends the program
 
 void rescue() {
-    if (openWindow) openWindow->autosave().keepNow();
+    if (openRoom) openRoom->autosave.keepNow();
 }
 
 /// What goes wrong in answer to a click is no reason to lose anything: the work is copied, the user told, the
@@ -40,10 +40,9 @@ public:
         } catch (const std::exception& wrong) {
             std::fprintf(stderr, "upstairs: %s\n", wrong.what());
             rescue();
-            if (openWindow)
-                emit openWindow->session().trouble(
-                    tr("That went wrong, through a mistake in the program. Nothing is "
-                       "lost; save under another name and start it again."));
+            if (openRoom)
+                openRoom->session.complain(tr("That went wrong, through a mistake in the program. Nothing is "
+                                              "lost; save under another name and start it again."));
             return false;
         }
     }
@@ -128,23 +127,25 @@ int run(int count, char** given) {
     words.process(application);
     look::apply(application, data);
     const auto folder = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
-    WindowOptions options;
-    options.folder = folder;
-    options.sample = data + "/demo/towpath.upstairs";
-    options.scannedPage = data + "/demo/scanned-page.jpg";
-    options.clock = [] { return static_cast<std::int64_t>(std::time(nullptr)); };
-    options.autosaveDelay = words.value("autosave").toInt();
-    Window window(std::move(options));
-    openWindow = &window;
+    Surroundings around;
+    around.folder = folder;
+    around.sample = data + "/demo/towpath.upstairs";
+    around.scannedPage = data + "/demo/scanned-page.jpg";
+    around.clock = [] { return static_cast<std::int64_t>(std::time(nullptr)); };
+    around.autosaveDelay = words.value("autosave").toInt();
+    DialogAsker asker;
+    Workroom room(std::move(around), asker);
+    Window window(room);
+    asker.askOver(&window);
+    openRoom = &room;
     up::onBrokenCheck(rescue);
     QString trouble; // what was said while opening
-    QObject::connect(&window.session(), &Session::trouble,
-                     [&trouble](const QString& said) { trouble = said; });
+    QObject::connect(&room.session, &Session::trouble, [&trouble](const QString& said) { trouble = said; });
     if (!words.positionalArguments().isEmpty())
-        window.openFiles(forThisWindow(words.positionalArguments()));
+        room.openFiles(forThisWindow(words.positionalArguments()));
     else if (words.isSet("demo"))
-        window.openSample();
-    if (words.isSet("import")) window.imports().importAll(words.value("import"));
+        room.openSample();
+    if (words.isSet("import")) room.imports.importAll(words.value("import"));
     if (words.isSet("picture")) {
         const auto pose = poseFrom(words);
         if (!pose) return 2;
@@ -155,7 +156,7 @@ int run(int count, char** given) {
         return 0;
     }
     showWithin(window, QApplication::primaryScreen()->availableGeometry());
-    window.files().offerRecovery();
+    room.files.offerRecovery();
     return QApplication::exec();
 }
 

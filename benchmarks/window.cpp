@@ -28,7 +28,7 @@ void settle() {
 }
 
 void chooseLargest() {
-    auto& session = window->session();
+    auto& session = window.room().session;
     for (const auto& block : session.quilt().blocks)
         if (!session.block() || block.pieces.size() > session.block()->pieces.size())
             session.chooseBlock(block.id);
@@ -37,7 +37,7 @@ void chooseLargest() {
 
 void nudge(benchmark::State& state) {
     chooseLargest();
-    window->session().goTo(up::app::View::lay);
+    window.room().session.goTo(up::app::View::lay);
     int way = 1;
     for (auto _ : state) {
         window->mat().take({{}, false, true});
@@ -49,10 +49,10 @@ void nudge(benchmark::State& state) {
 
 void restack(benchmark::State& state) {
     chooseLargest();
-    window->session().goTo(up::app::View::draw);
+    window.room().session.goTo(up::app::View::draw);
     int way = 1;
     for (auto _ : state) {
-        window->commands().restack(way);
+        window.room().commands.restack(way);
         settle();
         way = -way;
     }
@@ -63,9 +63,9 @@ void view(benchmark::State& state) {
     const auto wanted = up::every<up::app::View>()[static_cast<std::size_t>(state.range(0))];
     state.SetLabel(up::app::nameOf(wanted).toStdString());
     for (auto _ : state) {
-        window->session().goTo(up::app::View::stash);
+        window.room().session.goTo(up::app::View::stash);
         const auto begun = std::chrono::steady_clock::now();
-        window->session().goTo(wanted);
+        window.room().session.goTo(wanted);
         settle();
         state.SetIterationTime(
             std::chrono::duration<double>(std::chrono::steady_clock::now() - begun).count());
@@ -75,7 +75,7 @@ void view(benchmark::State& state) {
 /// A chunk dragged to and fro on its web, with what lies too close told at every step.
 void dragOnWeb(benchmark::State& state) {
     chooseLargest();
-    auto& session = window->session();
+    auto& session = window.room().session;
     if (!session.block()->layout) {
         up::Job job;
         auto layout = up::plan::layOut(session.quilt(), *session.block(), {0, 2, 1}, job);
@@ -105,12 +105,12 @@ void dragInLay(benchmark::State& state) {
         piece.place.right = up::measure::Length::ofMm(middle.x * -0.62);
         piece.place.down = up::measure::Length::ofMm(middle.y * -0.62);
     }
-    auto& session = window->session();
+    auto& session = window.room().session;
     session.startNew(std::move(quilt));
     session.goTo(up::app::View::lay);
     const auto piece = session.block()->pieces[150].id;
     session.choosePiece(piece);
-    while (window->checker().isBusy() || window->placements().isBusy())
+    while (window.room().checker.isBusy() || window.room().placements.isBusy())
         QApplication::processEvents(QEventLoop::AllEvents, 50); // the hand takes hold when all is said
     double way = 2;                                             // mm
     window->mat().take({piece, false, false});
@@ -126,15 +126,16 @@ void dragInLay(benchmark::State& state) {
 void numberAnew(benchmark::State& state) {
     auto quilt = up::bench::quiltOf(*up::intake::readSvg(up::bench::drawing(12), "many"));
     quilt.blocks[0].pieces.resize(300);
-    auto& session = window->session();
+    auto& session = window.room().session;
     session.startNew(std::move(quilt));
     session.goTo(up::app::View::lay);
-    while (window->checker().isBusy() || window->placements().isBusy())
+    while (window.room().checker.isBusy() || window.room().placements.isBusy())
         QApplication::processEvents(QEventLoop::AllEvents, 50);
     double longest = 0, back = 0;
     for (auto _ : state) {
         window->findChild<QAction*>("stack.number")->trigger();
-        while (window->mending().isBusy() || window->checker().isBusy() || window->placements().isBusy()) {
+        while (window.room().mending.isBusy() || window.room().checker.isBusy() ||
+               window.room().placements.isBusy()) {
             const auto begun = std::chrono::steady_clock::now();
             QApplication::processEvents();
             const std::chrono::duration<double, std::milli> took = std::chrono::steady_clock::now() - begun;
@@ -156,10 +157,10 @@ void firstLook(benchmark::State& state) {
     std::uint64_t seed = 1; // nothing of the one before helps with the next
     for (auto _ : state) {
         const auto quilt = up::bench::overlapping(300, seed++);
-        window->session().goTo(up::app::View::stash);
+        window.room().session.goTo(up::app::View::stash);
         const auto begun = std::chrono::steady_clock::now();
-        window->session().startNew(quilt);
-        window->session().goTo(wanted);
+        window.room().session.startNew(quilt);
+        window.room().session.goTo(wanted);
         settle();
         state.SetIterationTime(
             std::chrono::duration<double>(std::chrono::steady_clock::now() - begun).count());
@@ -168,7 +169,7 @@ void firstLook(benchmark::State& state) {
 
 /// 300 pieces in Lay, where most is dashed: the mat painted once, so far zoomed in.
 void paintZoomed(benchmark::State& state) {
-    auto& session = window->session();
+    auto& session = window.room().session;
     session.startNew(up::bench::overlapping(300));
     session.goTo(up::app::View::lay);
     settle();
@@ -189,13 +190,15 @@ int main(int count, char** words) {
     const auto data = QString::fromStdString(up::dataFolder());
     up::app::look::apply(application, data);
     const QTemporaryDir folder;
-    up::app::WindowOptions options;
-    options.folder = folder.path();
-    options.sample = count > 1 ? words[1] : data + "/demo/towpath.upstairs";
-    options.clock = [] { return static_cast<std::int64_t>(std::time(nullptr)); };
-    up::app::Window real(std::move(options));
+    up::app::Surroundings around;
+    around.folder = folder.path();
+    around.sample = count > 1 ? words[1] : data + "/demo/towpath.upstairs";
+    around.clock = [] { return static_cast<std::int64_t>(std::time(nullptr)); };
+    up::app::DialogAsker asker;
+    up::app::Workroom room(std::move(around), asker);
+    up::app::Window real(room);
     window = &real;
-    real.openSample();
+    room.openSample();
     real.show();
     benchmark::RegisterBenchmark("nudge", static_cast<void (*)(benchmark::State&)>(nudge))
         ->Unit(benchmark::kMillisecond);

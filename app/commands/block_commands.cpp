@@ -7,14 +7,14 @@ namespace up::app {
 const quilt::Block* BlockCommands::filled() {
     const auto* block = m_session.block();
     if (block && !block->pieces.empty()) return block;
-    tell(tr("There are no pieces yet: bring a drawing in under Draw."));
+    m_session.tell(tr("There are no pieces yet: bring a drawing in under Draw."));
     return nullptr;
 }
 
 const quilt::Piece* BlockCommands::chosen() {
     if (!filled()) return nullptr;
     const auto* piece = m_session.piece();
-    if (!piece) tell(tr("Choose a piece first: click it on the mat or in the rail."));
+    if (!piece) m_session.tell(tr("Choose a piece first: click it on the mat or in the rail."));
     return piece;
 }
 
@@ -22,10 +22,11 @@ std::vector<PieceId> BlockCommands::several(std::size_t least) {
     if (!filled()) return {};
     auto pieces = m_session.chosen();
     if (pieces.size() >= least) return pieces;
-    tell(tr("Choose %1 pieces or more first: hold Ctrl while you click them, or draw a frame round them on "
-            "the "
-            "mat.")
-             .arg(least));
+    m_session.tell(
+        tr("Choose %1 pieces or more first: hold Ctrl while you click them, or draw a frame round them on "
+           "the "
+           "mat.")
+            .arg(least));
     return {};
 }
 

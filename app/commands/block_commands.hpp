@@ -13,10 +13,6 @@ public:
     explicit BlockCommands(Session& session, QObject* parent = nullptr)
         : QObject(parent), m_session(session) {}
 
-signals:
-    /// One sentence for the user.
-    void told(const QString& sentence);
-
 protected:
     /// The block, if there is anything in it.
     [[nodiscard]] const quilt::Block* filled();
@@ -24,7 +20,6 @@ protected:
     [[nodiscard]] const quilt::Piece* chosen();
     /// All that are chosen, if there are so many; else it says how to choose them.
     [[nodiscard]] std::vector<PieceId> several(std::size_t least);
-    void tell(const QString& sentence) { emit told(sentence); }
 
     Session& m_session;
 };

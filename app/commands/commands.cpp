@@ -109,7 +109,7 @@ void Commands::redraw(edit::Edited next, const QString& what, BlockId id) {
                                               [](const auto& p) { return p.work.step != Step::toTrace; });
     const bool changes = next && !(*next == m_session.quilt());
     if (!m_session.apply(std::move(next), what) || begun == 0 || !changes) return;
-    emit told(
+    m_session.tell(
         tr("%1 traced pieces no longer fit and go back to be traced. Undo brings them back.").arg(begun));
 }
 
@@ -142,7 +142,7 @@ void Commands::askSize() {
     if (!block || block->pieces.empty()) return;
     const auto* piece = m_session.piece();
     const auto judged = m_session.derived().judgement();
-    if (!judged) return emit told(tr("The shapes are still being measured. Try again in a moment."));
+    if (!judged) return m_session.tell(tr("The shapes are still being measured. Try again in a moment."));
     const auto blockId = block->id;
     const auto pieceId = piece ? piece->id : PieceId{};
     const auto answer = m_asker.size({m_session.quilt().units, *block, pieceId, judged});

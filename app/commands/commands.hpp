@@ -41,10 +41,6 @@ public:
     void newWeb();
     void restack(int by);
 
-signals:
-    /// Something done that the mat does not show.
-    void told(const QString& sentence);
-
 private:
     using Swatch = std::pair<std::string, Colour>;
     /// A name and a colour, both asked for.

@@ -19,7 +19,6 @@ constexpr int mostRecent = 8;
 
 Files::Files(Session& session, Autosave& autosave, Asker& asker, QString folder, QObject* parent)
     : QObject(parent), m_session(session), m_autosave(autosave), m_asker(asker), m_folder(std::move(folder)) {
-    connect(&autosave, &Autosave::told, &session, &Session::trouble);
 }
 
 void Files::startNew() {
@@ -84,8 +83,8 @@ void Files::openCopy(const QString& path) {
 bool Files::save() {
     if (m_session.path().isEmpty()) return saveAs();
     if (m_session.isReadOnly()) {
-        emit told(tr("“%1” is open in another window: give this version a name of its own.")
-                      .arg(nameOf(m_session.path())));
+        m_session.tell(tr("“%1” is open in another window: give this version a name of its own.")
+                           .arg(nameOf(m_session.path())));
         return saveAs();
     }
     return m_session.onDisk() == store::OnDisk::changed ? saveOverOthers()
@@ -103,13 +102,13 @@ bool Files::saveUnder(const QString& path) {
         return m_session.saveTo(path);
     store::FileLock lock(path.toStdString());
     if (lock.other()) {
-        emit m_session.trouble(
+        m_session.complain(
             tr("“%1” is open %2. Choose another name.").arg(nameOf(path), whereabouts(*lock.other())));
         return false;
     }
     if (!m_session.saveTo(path, std::move(lock))) return false;
     remember(path);
-    emit told(tr("Saved: %1").arg(path));
+    m_session.tell(tr("Saved: %1").arg(path));
     return true;
 }
 
@@ -142,7 +141,7 @@ bool Files::saveOverOthers() {
     }
     const auto aside = putAside(*theirs, tr("other version"));
     if (aside.isEmpty() || !m_session.saveTo(path)) return false;
-    emit told(tr("Saved. The other version is beside it as “%1”.").arg(nameOf(aside)));
+    m_session.tell(tr("Saved. The other version is beside it as “%1”.").arg(nameOf(aside)));
     return true;
 }
 
@@ -161,10 +160,11 @@ void Files::lookAtDisk() {
     if (answer == 1 && dirty) {
         const auto aside = putAside(store::writeQuilt(m_session.quilt()), tr("my version"));
         if (!aside.isEmpty() && m_session.takeOver())
-            emit told(tr("This is the other version now. Yours is beside it as “%1”; Undo brings it back.")
-                          .arg(nameOf(aside)));
+            m_session.tell(
+                tr("This is the other version now. Yours is beside it as “%1”; Undo brings it back.")
+                    .arg(nameOf(aside)));
     } else if (answer == 1 && m_session.takeOver()) {
-        emit told(tr("This is the other version now. Undo brings yours back."));
+        m_session.tell(tr("This is the other version now. Undo brings yours back."));
     }
     m_asking = false;
 }
@@ -196,8 +196,7 @@ void Files::remember(const QString& path) {
 void Files::offerRecovery() {
     auto left = store::leftWorks(m_folder.toStdString());
     for (const auto& damaged : left.damaged)
-        emit m_session.trouble(
-            tr("A copy of unsaved work cannot be read. It is kept as %1.").arg(q(damaged)));
+        m_session.complain(tr("A copy of unsaved work cannot be read. It is kept as %1.").arg(q(damaged)));
     for (auto& work : left.works) {
         const auto name = QString::fromStdString(work.quilt.name);
         const auto answer = m_asker.decide(

@@ -38,7 +38,6 @@ public:
 
 signals:
     void recentChanged();
-    void told(const QString& sentence);
 
 private:
     void remember(const QString& path);

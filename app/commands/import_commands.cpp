@@ -14,7 +14,7 @@ namespace up::app {
 ImportCommands::ImportCommands(Session& session, Asker& asker, Scanner& scanner, QObject* parent)
     : QObject(parent), m_session(session), m_asker(asker), m_scanner(scanner) {
     connect(&m_reading, &Errand::stopped, this,
-            [this] { emit told(tr("Reading was stopped; nothing has been imported.")); });
+            [this] { m_session.tell(tr("Reading was stopped; nothing has been imported.")); });
 }
 
 void ImportCommands::scanPage() {
@@ -107,7 +107,7 @@ edit::Edited withDrawing(const quilt::Quilt& quilt, const ImportCommands::Wanted
 
 void ImportCommands::add(const Wanted& wanted) {
     if (wanted.block && !quilt::find(m_session.quilt().blocks, wanted.block))
-        return emit m_session.trouble(tr("The block that the drawing was for is gone. Import it again."));
+        return m_session.complain(tr("The block that the drawing was for is gone. Import it again."));
     auto added = withDrawing(m_session.quilt(), wanted, m_session.now());
     if (!added || !wanted.answer.numbered) return finish(std::move(added), wanted.answer.drawing);
     const auto id = wanted.block ? wanted.block : std::as_const(*added).blocks.back().id;
@@ -130,7 +130,7 @@ void ImportCommands::finish(edit::Edited quilt, const quilt::Drawing& drawing) {
     for (const auto& warning : drawing.warnings)
         notes << QString::fromStdString(words::sentence(warning));
     if (!notes.isEmpty()) told += " " + tr("Note: %1.").arg(notes.join("; "));
-    emit this->told(told);
+    m_session.tell(told);
 }
 
 } // namespace up::app

@@ -34,9 +34,6 @@ public:
     /// What is being read, if anything.
     [[nodiscard]] Errand& reading() { return m_reading; }
 
-signals:
-    void told(const QString& sentence);
-
 private:
     void finish(edit::Edited quilt, const quilt::Drawing& drawing);
     void add(const Wanted& wanted);

@@ -20,12 +20,12 @@ void PlaceCommands::toggleLock() {
     const auto says = words::said(lock ? locked : free, pieces.size(), {piece->name});
     if (m_session.apply(edit::setLocked(m_session.quilt(), m_session.blockId(), pieces, lock),
                         lock ? tr("lock") : tr("unlock")))
-        tell(q(says));
+        m_session.tell(q(says));
 }
 
 void PlaceCommands::move(const std::vector<plan::PieceMove>& moves, const QString& what,
                          const QString& already) {
-    if (moves.empty()) return tell(already);
+    if (moves.empty()) return m_session.tell(already);
     m_session.apply(edit::movePieces(m_session.quilt(), m_session.blockId(), moves), what);
 }
 
@@ -47,7 +47,7 @@ void PlaceCommands::centre(plan::Centre how) {
     const auto* block = filled();
     if (!block) return;
     const auto by = plan::centring(*block, m_session.derived().block(), how);
-    if (!by) return tell(tr("This design runs off the block: it lies where its edges are."));
+    if (!by) return m_session.tell(tr("This design runs off the block: it lies where its edges are."));
     edit::Moves moves;
     for (const auto& piece : block->pieces)
         moves.emplace_back(piece.id, *by);
@@ -56,8 +56,8 @@ void PlaceCommands::centre(plan::Centre how) {
     const auto say = [&](double mm) {
         return q(measure::say(measure::Length::ofMm(mm), m_session.quilt().units));
     };
-    tell(tr("Centred. Left %1, right %2, top %3, bottom %4.")
-             .arg(say(gaps->left), say(gaps->right), say(gaps->top), say(gaps->bottom)));
+    m_session.tell(tr("Centred. Left %1, right %2, top %3, bottom %4.")
+                       .arg(say(gaps->left), say(gaps->right), say(gaps->top), say(gaps->bottom)));
 }
 
 namespace {
@@ -73,7 +73,7 @@ void PlaceCommands::tickAll() {
     const auto* block = filled();
     if (!block) return;
     const auto pieces = missingIn(*block);
-    if (pieces.empty()) return tell(tr("Everything that is cut is ticked off."));
+    if (pieces.empty()) return m_session.tell(tr("Everything that is cut is ticked off."));
     m_session.apply(edit::setCounted(m_session.quilt(), block->id, pieces, true), tr("tick all off"));
 }
 
@@ -81,7 +81,7 @@ void PlaceCommands::cutMissingAgain() {
     const auto* block = filled();
     if (!block) return;
     const auto pieces = missingIn(*block);
-    if (pieces.empty()) return tell(tr("Nothing is missing."));
+    if (pieces.empty()) return m_session.tell(tr("Nothing is missing."));
     const auto names = words::piecesWords(*block, pieces);
     edit::Edited out = m_session.quilt();
     for (const PieceId piece : pieces)
@@ -89,7 +89,7 @@ void PlaceCommands::cutMissingAgain() {
             return edit::ruin(quilt, m_session.blockId(), piece, words::tr("lost"), m_session.now());
         });
     if (m_session.apply(std::move(out), tr("cut the missing again")))
-        tell(tr("To be traced and cut again: %1.").arg(q(names)));
+        m_session.tell(tr("To be traced and cut again: %1.").arg(q(names)));
 }
 
 } // namespace up::app

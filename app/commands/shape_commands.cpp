@@ -56,7 +56,7 @@ ShapeCommands::ShapeCommands(Session& session, Asker& asker, QObject* parent)
 
 const quilt::Piece* ShapeCommands::chosen() {
     const auto* piece = m_session.piece();
-    if (!piece) emit m_session.trouble(tr("Choose a piece first."));
+    if (!piece) m_session.complain(tr("Choose a piece first."));
     return piece;
 }
 
@@ -121,7 +121,7 @@ void ShapeCommands::changeMeasures() {
     const auto* piece = chosen();
     if (!piece) return;
     if (!piece->recipe)
-        return emit m_session.trouble(
+        return m_session.complain(
             tr("“%1” is a drawn shape without measures of its own. Use Sizes… for it.").arg(q(piece->name)));
     const auto id = piece->id;
     const auto block = m_session.blockId();

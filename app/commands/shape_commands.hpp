@@ -29,9 +29,6 @@ public:
     /// Shows why it is traced mirrored.
     void showTurning();
 
-signals:
-    void told(const QString& sentence);
-
 private:
     [[nodiscard]] const quilt::Piece* chosen();
     [[nodiscard]] ShapeQuestion questionFor(const quilt::Block& block) const;

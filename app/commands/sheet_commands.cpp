@@ -28,8 +28,8 @@ void SheetCommands::useStandIns() {
 const quilt::Block* SheetCommands::wanted() {
     const auto* block = m_session.block();
     if (!block)
-        emit m_session.trouble(tr("This quilt has no block yet, so there is nothing to print or cut: press "
-                                  "“New block…” first."));
+        m_session.complain(tr("This quilt has no block yet, so there is nothing to print or cut: press "
+                              "“New block…” first."));
     return block;
 }
 
@@ -49,7 +49,7 @@ void SheetCommands::write(const QString& title, const QString& kinds, const QStr
     };
     aside(this, work, [this, path, hint](const Result<void>& done) {
         if (done)
-            emit told(tr("Written: %1. %2").arg(path, hint));
+            m_session.tell(tr("Written: %1. %2").arg(path, hint));
         else
             m_session.complain(done.error());
     });
@@ -186,9 +186,9 @@ void SheetCommands::writeMats(CutFormat format, const std::vector<sheet::Page>& 
             bytes ? store::writeFile(file, *bytes) : Result<void>(tl::unexpected(bytes.error()));
         if (!written) return m_session.complain(written.error());
     }
-    emit told(q(words::said(N2_("One cut file is written beside “{1}”: true size, mirrored already.",
-                                "{0} cut files are written beside “{1}”: true size, mirrored already."),
-                            mats.size(), {path.toStdString()})));
+    m_session.tell(q(words::said(N2_("One cut file is written beside “{1}”: true size, mirrored already.",
+                                     "{0} cut files are written beside “{1}”: true size, mirrored already."),
+                                 mats.size(), {path.toStdString()})));
 }
 
 void SheetCommands::writeCutFile() {

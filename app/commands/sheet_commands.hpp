@@ -27,8 +27,6 @@ public:
     void writeCutFile();
     /// Shows what a cutting machine makes of the block.
     void cutByMachine();
-signals:
-    void told(const QString& sentence);
 
 private:
     /// The block now looked at; none: says so.

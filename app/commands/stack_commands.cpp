@@ -102,7 +102,7 @@ void StackCommands::putOver() {
     const auto pieces = several(2);
     if (pieces.empty()) return;
     if (pieces.size() > 2)
-        return tell(tr("Choose just two pieces: the one chosen last goes over the other."));
+        return m_session.tell(tr("Choose just two pieces: the one chosen last goes over the other."));
     const auto upper = m_session.piece()->id, lower = pieces[0] == upper ? pieces[1] : pieces[0];
     m_mending.start(
         tr("put over"),
@@ -120,7 +120,7 @@ void StackCommands::putOver() {
 void StackCommands::line() {
     const auto* piece = chosen();
     if (!piece) return;
-    if (piece->liningOf) return tell(tr("This is a lining already."));
+    if (piece->liningOf) return m_session.tell(tr("This is a lining already."));
     m_mending.start(
         tr("line"),
         [block = m_session.blockId(), id = piece->id](const Quilt& quilt) {
@@ -157,21 +157,23 @@ void StackCommands::toggleUnit() {
         for (const auto& other : block->pieces)
             if (other.unit == piece->unit) members.push_back(other.id);
         m_session.apply(edit::setUnit(m_session.quilt(), block->id, members, false), tr("let the unit go"));
-        return tell(tr("The unit is let go; its pieces have numbers of their own again."));
+        return m_session.tell(tr("The unit is let go; its pieces have numbers of their own again."));
     }
     if (together.size() > 1) return makeUnit(together);
     for (const auto& unit : plan::suggestedUnits(*block, m_session.derived().block()))
         if (std::find(unit.begin(), unit.end(), piece->id) != unit.end()) return makeUnit(unit);
-    tell(tr("“%1” belongs to no group of pieces that could be fused by themselves first. Choose the pieces "
-            "of a unit with Ctrl.")
-             .arg(q(piece->name)));
+    m_session.tell(
+        tr("“%1” belongs to no group of pieces that could be fused by themselves first. Choose the pieces "
+           "of a unit with Ctrl.")
+            .arg(q(piece->name)));
 }
 
 void StackCommands::offerUnits() {
     const auto* block = filled();
     if (!block) return;
     const auto found = plan::suggestedUnits(*block, m_session.derived().block());
-    if (found.empty()) return tell(tr("No pieces here could be fused together by themselves first."));
+    if (found.empty())
+        return m_session.tell(tr("No pieces here could be fused together by themselves first."));
     QStringList choices;
     for (const auto& unit : found)
         choices << QString::fromStdString(words::piecesWords(*block, unit));
@@ -184,7 +186,7 @@ void StackCommands::offerUnits() {
 
 void StackCommands::askGround() {
     const auto* block = m_session.block();
-    if (!block) return tell(tr("There is no block yet: add one first."));
+    if (!block) return m_session.tell(tr("There is no block yet: add one first."));
     answered(
         m_session, tr("change the background"), m_asker.ground({m_session.quilt(), block->id}),
         [](const Quilt& quilt, const GroundAnswer& answer, BlockId of) {

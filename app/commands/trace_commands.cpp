@@ -40,7 +40,7 @@ void TraceCommands::togglePin() {
     const auto pieces = block && block->layout && piece ? plan::chunkAround(*block->layout, piece->id)
                                                         : std::vector<PieceId>{};
     if (pieces.empty())
-        return emit m_session.trouble(tr("Choose a piece on the web first: its chunk is pinned."));
+        return m_session.complain(tr("Choose a piece on the web first: its chunk is pinned."));
     const auto& traced = block->layout->traced;
     const bool pinned = std::any_of(traced.begin(), traced.end(), [&](const quilt::Traced& t) {
         return t.pinned && std::find(pieces.begin(), pieces.end(), t.piece) != pieces.end();
@@ -52,7 +52,7 @@ void TraceCommands::togglePin() {
 void TraceCommands::setStripes() {
     const auto* piece = m_session.piece();
     if (!piece || !piece->fabric)
-        return emit m_session.trouble(tr("Choose a piece first: its fabric's print is asked for."));
+        return m_session.complain(tr("Choose a piece first: its fabric's print is asked for."));
     const auto id = piece->id;
     const auto fabric = piece->fabric;
     const auto block = m_session.blockId();
@@ -69,14 +69,14 @@ void TraceCommands::setStripes() {
 
 void TraceCommands::toggleWindow() {
     const auto* piece = m_session.piece();
-    if (!piece) return emit m_session.trouble(tr("Choose a piece first: it may have a window, or not."));
+    if (!piece) return m_session.complain(tr("Choose a piece first: it may have a window, or not."));
     const bool may = !piece->mayHaveWindow;
     const auto name = piece->name;
     if (m_session.apply(edit::setMayHaveWindow(m_session.quilt(), m_session.blockId(), piece->id, may),
                         tr("window")))
-        emit told((may ? tr("“%1” may have a window when pieces are laid out in windows.")
-                       : tr("“%1” keeps its web whole."))
-                      .arg(q(name)));
+        m_session.tell((may ? tr("“%1” may have a window when pieces are laid out in windows.")
+                            : tr("“%1” keeps its web whole."))
+                           .arg(q(name)));
 }
 
 void TraceCommands::putAway() {
@@ -88,8 +88,7 @@ void TraceCommands::putAway() {
     for (const auto& rest : remains)
         kept += rest.offCuts.size(), roll = roll + rest.used;
     if (remains.empty())
-        return emit m_session.trouble(
-            tr("Nothing can be put away yet: rough cut all pieces of a sheet first."));
+        return m_session.complain(tr("Nothing can be put away yet: rough cut all pieces of a sheet first."));
     if (!m_session.apply(edit::putAway(m_session.quilt(), block->id, remains, m_session.now()),
                          tr("put away")))
         return;
@@ -98,7 +97,7 @@ void TraceCommands::putAway() {
             ? tr("Nothing worth keeping was left.")
             : q(words::said(N2_("One off-cut is in the stash.", "{0} off-cuts are in the stash."), kept));
     const auto off = tr("%1 came off the roll.").arg(q(measure::say(roll, m_session.quilt().units)));
-    emit told(roll.mm() > 0 ? stash + " " + off : stash);
+    m_session.tell(roll.mm() > 0 ? stash + " " + off : stash);
 }
 
 void TraceCommands::throwAway(OffCutId offCut) {

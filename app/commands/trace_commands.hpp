@@ -35,9 +35,6 @@ public:
     /// Asks how small an off-cut is still kept.
     void askLeastOffCut();
 
-signals:
-    void told(const QString& sentence);
-
 private:
     Session& m_session;
     LayoutJob& m_layout;

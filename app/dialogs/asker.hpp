@@ -69,7 +69,8 @@ public:
 /// Asks with dialogs over `parent`.
 class DialogAsker : public Asker {
 public:
-    explicit DialogAsker(QWidget* parent) : m_parent(parent) {}
+    /// Before this, dialogs belong to no window.
+    void askOver(QWidget* window) { m_parent = window; }
     QString fileToOpen(const QString& title, const QString& kinds) override;
     QStringList filesToOpen(const QString& title, const QString& kinds) override;
     QString fileToSave(const QString& title, const QString& kinds, const QString& proposed) override;
@@ -102,7 +103,7 @@ public:
                                       const QStringList& answers) override;
 
 private:
-    QWidget* m_parent;
+    QWidget* m_parent = nullptr;
 };
 
 } // namespace up::app

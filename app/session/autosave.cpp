@@ -53,7 +53,8 @@ void Autosave::keepAside() {
         const auto why = QString::fromStdString(words::sentence(kept.error()));
         QMetaObject::invokeMethod(this, [this, why] {
             if (!std::exchange(m_said, true))
-                emit told(QObject::tr("No copy of unsaved work can be kept, so save often. %1").arg(why));
+                m_session.complain(
+                    QObject::tr("No copy of unsaved work can be kept, so save often. %1").arg(why));
         });
     });
 }

@@ -28,10 +28,6 @@ public:
     void keepNow();
     [[nodiscard]] std::string copy() const { return m_copy->path(); }
 
-signals:
-    /// Once, when no copy can be kept: one sentence.
-    void told(const QString& sentence);
-
 private:
     void follow();
     void keepAside();

@@ -87,7 +87,7 @@ void LayoutJob::finish(const Result<quilt::Layout>& found) {
         m_session.apply(edit::setLayout(m_session.quilt(), m_laid.block, *found, m_session.now()),
                         QObject::tr("lay out"));
     else
-        emit m_session.trouble(QObject::tr("The block changed meanwhile; lay it out again."));
+        m_session.complain(QObject::tr("The block changed meanwhile; lay it out again."));
     emit runningChanged(false);
     if (laid && m_session.blockId() == m_laid.block && !m_control->stopped()) compare(m_options);
 }

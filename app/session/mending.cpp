@@ -5,7 +5,7 @@ namespace up::app {
 
 Mending::Mending(Session& session, QObject* parent) : QObject(parent), m_session(session) {
     connect(&m_errand, &Errand::stopped, this,
-            [this] { emit told(QObject::tr("Stopped; nothing has been changed.")); });
+            [this] { m_session.tell(QObject::tr("Stopped; nothing has been changed.")); });
 }
 
 void Mending::start(const QString& what, Remedy remedy, Saying then) {
@@ -15,7 +15,7 @@ void Mending::start(const QString& what, Remedy remedy, Saying then) {
 void Mending::run(Order order) {
     const auto block = order.block;
     if (block && !quilt::find(m_session.quilt().blocks, block))
-        return emit told(QObject::tr("The block that this was for is gone, so nothing was done."));
+        return m_session.tell(QObject::tr("The block that this was for is gone, so nothing was done."));
     const auto state = m_session.state();
     const auto what = order.what;
     const auto remedy = order.remedy; // the order goes along to the end
@@ -36,7 +36,8 @@ void Mending::finish(const Mended& mended, std::uint64_t state, BlockId block, c
     constexpr int mostTries = 5; // somebody who edits without a pause
     if (m_session.state() != state) {
         if (order.tries >= mostTries)
-            return emit told(QObject::tr("The quilt keeps changing, so nothing was done. Ask for it again."));
+            return m_session.tell(
+                QObject::tr("The quilt keeps changing, so nothing was done. Ask for it again."));
         auto again = order;
         ++again.tries;
         return run(std::move(again));
@@ -45,7 +46,7 @@ void Mending::finish(const Mended& mended, std::uint64_t state, BlockId block, c
     const auto before = m_session.quilt();
     if (!m_session.apply(mended.quilt, order.what) || !order.then) return;
     if (const auto sentence = order.then(before, m_session.quilt()); !sentence.empty())
-        emit told(QString::fromStdString(sentence));
+        m_session.tell(QString::fromStdString(sentence));
 }
 
 } // namespace up::app

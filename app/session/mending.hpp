@@ -23,10 +23,6 @@ public:
     [[nodiscard]] bool isBusy() const { return m_errand.isRunning(); }
     [[nodiscard]] Errand& errand() { return m_errand; }
 
-signals:
-    /// One sentence for the user.
-    void told(const QString& sentence);
-
 private:
     /// What has come of it, with the plan of the block that is looked at.
     struct Mended {

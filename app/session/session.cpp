@@ -269,7 +269,7 @@ void Session::recover(quilt::Quilt quilt, const QString& file) {
 }
 
 void Session::complain(const Error& error) {
-    emit trouble(QString::fromStdString(words::sentence(error)));
+    complain(QString::fromStdString(words::sentence(error)));
 }
 
 /// Block and piece that are looked at may be gone; another takes their place.

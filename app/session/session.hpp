@@ -120,11 +120,16 @@ public:
     /// A copy found after a crash: shown as not saved.
     void recover(quilt::Quilt quilt, const QString& path);
 
-    /// One sentence for the user.
+    // --- the one voice of the program: a sentence for the user
+    /// Something done that does not show.
+    void tell(const QString& sentence) { emit told(sentence); }
+    /// Something that could not be done: what, where, what to do.
+    void complain(const QString& sentence) { emit trouble(sentence); }
     void complain(const Error& error);
 
 signals:
     void changed(up::app::Change change);
+    void told(const QString& sentence);
     void trouble(const QString& sentence);
 
 private:

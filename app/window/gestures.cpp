@@ -77,8 +77,8 @@ void MovePieces::done() {
     EditGesture::done();
 }
 
-MoveOnWeb::MoveOnWeb(Session& session, PieceId piece, bool alone, std::function<void(const QString&)> told)
-    : EditGesture(session, tr("move on the web")), m_told(std::move(told)) {
+MoveOnWeb::MoveOnWeb(Session& session, PieceId piece, bool alone)
+    : EditGesture(session, tr("move on the web")) {
     const auto* owner = block();
     if (!owner || !owner->layout || !find(owner->pieces, piece)) return;
     m_pieces = alone ? std::vector{piece} : plan::chunkAround(*owner->layout, piece);
@@ -88,7 +88,7 @@ MoveOnWeb::MoveOnWeb(Session& session, PieceId piece, bool alone, std::function<
         return !moving || moving->work.step != quilt::Step::toTrace;
     });
     if (any && m_pieces.empty())
-        m_told(tr("It is on paper already: what has been traced stays where it is."));
+        m_session.tell(tr("It is on paper already: what has been traced stays where it is."));
     if (m_session.derived().tooClose().empty()) m_free = *owner->layout;
 }
 
@@ -115,11 +115,13 @@ void MoveOnWeb::done() {
     if (owner && m_free && !m_session.derived().tooClose().empty()) {
         const auto pair = m_session.derived().tooClose().front();
         const auto label = [&](PieceId id) { return QString::fromStdString(quilt::labelOf(*owner, id)); };
-        const QString what =
-            pair.other ? tr("too close to %1").arg(label(pair.other)) : tr("over the edge of the sheet");
-        const QString said = tr("%1 lay %2; it is back where it last had room.").arg(label(pair.piece), what);
+        const QString said = pair.other
+                                 ? tr("%1 lay too close to %2; it is back where it last had room.")
+                                       .arg(label(pair.piece), label(pair.other))
+                                 : tr("%1 lay over the edge of the sheet; it is back where it last had room.")
+                                       .arg(label(pair.piece));
         apply(edit::changeLayout(m_session.quilt(), m_block, *m_free));
-        m_told(said);
+        m_session.tell(said);
     }
     EditGesture::done();
 }

@@ -52,8 +52,7 @@ private:
 /// room.
 class MoveOnWeb final : public EditGesture {
 public:
-    /// `told`: says what became of it.
-    MoveOnWeb(Session& session, PieceId piece, bool alone, std::function<void(const QString&)> told);
+    MoveOnWeb(Session& session, PieceId piece, bool alone);
     /// Clockwise as the mat shows it.
     void turned(double degrees);
     void moved(double right, double down) override;
@@ -65,7 +64,6 @@ private:
     void move(double right, double down, double degrees);
     std::vector<PieceId> m_pieces;
     std::optional<quilt::Layout> m_free; ///< the last one in which nothing lay too close
-    std::function<void(const QString&)> m_told;
 };
 
 /// One end of the section's line; it stays within what is cut, so that it can be taken hold of again.

@@ -45,8 +45,7 @@ std::unique_ptr<Gesture> MatHand::gestureFor(const Grip& grip) {
 }
 
 std::unique_ptr<MoveOnWeb> MatHand::onWeb(PieceId piece, bool alone) {
-    return std::make_unique<MoveOnWeb>(m_session, piece, alone,
-                                       [this](const QString& said) { emit m_tracing.told(said); });
+    return std::make_unique<MoveOnWeb>(m_session, piece, alone);
 }
 
 /// One of several that are chosen stays one of them, so that they can be dragged together.
@@ -91,7 +90,7 @@ void MatHand::turn(double degrees) {
     m_mat.letGo();
     if (m_session.view() == View::trace) {
         const auto* piece = m_session.piece();
-        if (!piece) return emit m_session.trouble(tr("Choose a piece first: it is turned with its chunk."));
+        if (!piece) return m_session.complain(tr("Choose a piece first: it is turned with its chunk."));
         const auto gesture = onWeb(piece->id, false);
         gesture->turned(degrees);
         return gesture->EditGesture::done(); // where it lies now is looked at by the eye

@@ -18,7 +18,7 @@
 
 namespace up::app {
 
-Menus::Menus(Window& window) : QObject(&window), m_window(window) {
+Menus::Menus(Window& window) : QObject(&window), m_window(window), m_room(window.room()) {
     buildFile();
     buildEdit();
     buildPiece();
@@ -27,8 +27,8 @@ Menus::Menus(Window& window) : QObject(&window), m_window(window) {
     buildWeb();
     buildView();
     buildKeys();
-    connect(&window.m_session, &Session::changed, this, &Menus::refresh);
-    connect(&window.m_files, &Files::recentChanged, this, &Menus::fillRecent);
+    connect(&m_room.session, &Session::changed, this, &Menus::refresh);
+    connect(&m_room.files, &Files::recentChanged, this, &Menus::fillRecent);
     refresh();
     fillRecent();
 }
@@ -43,35 +43,34 @@ QAction* Menus::add(QMenu* menu, const char* key, const QString& text, const QKe
 
 void Menus::buildFile() {
     auto* menu = m_window.menuBar()->addMenu(tr("&Quilt"));
-    auto& files = m_window.m_files;
+    auto& files = m_room.files;
     add(menu, "file.new", tr("&New quilt"), QKeySequence::New, [&] { files.startNew(); });
     add(menu, "file.open", tr("&Open…"), QKeySequence::Open, [&] { files.open(); });
     m_recent = menu->addMenu(tr("Open &recent"));
     named(m_recent->menuAction(), "file.recent");
-    add(menu, "file.sample", tr("Open the sa&mple quilt"), {}, [&] { m_window.openSample(); });
+    add(menu, "file.sample", tr("Open the sa&mple quilt"), {}, [&] { m_room.openSample(); });
     menu->addSeparator();
     add(menu, "file.save", tr("&Save"), QKeySequence::Save, [&] { files.save(); });
     add(menu, "file.saveAs", tr("Save &as…"), QKeySequence("Ctrl+Shift+S"), [&] { files.saveAs(); });
     menu->addSeparator();
     add(menu, "draw.import", tr("&Import a drawing…"), QKeySequence("Ctrl+I"),
-        [&] { m_window.m_imports.importDrawing(); });
-    add(menu, "file.scan", tr("S&can a page from %1…").arg(m_window.m_scanner.name()), {}, [&] {
-        m_window.m_imports.scanPage();
-    })->setVisible(false); // a stand-in: only with the sample quilt
+        [&] { m_room.imports.importDrawing(); });
+    m_scan = add(menu, "file.scan", tr("S&can a page from %1…").arg(m_room.scanner.name()), {},
+                 [&] { m_room.imports.scanPage(); }); // a stand-in: only with the sample quilt
     add(menu, "file.print", tr("&Print…"), QKeySequence::Print, [&] {
-        m_window.m_sheets.print(m_window.m_session.view() == View::trace ? SheetCommands::Sheets::tracing
-                                                                         : SheetCommands::Sheets::placement);
+        m_room.sheets.print(m_room.session.view() == View::trace ? SheetCommands::Sheets::tracing
+                                                                 : SheetCommands::Sheets::placement);
     });
     add(menu, "file.light", tr("&Light box…"), QKeySequence("Ctrl+Shift+L"),
-        [&] { m_window.m_sheets.openLightBox(); });
+        [&] { m_room.sheets.openLightBox(); });
     menu->addSeparator();
     add(menu, "file.quit", tr("&Quit"), QKeySequence::Quit, [&] { m_window.close(); });
 }
 
 void Menus::buildEdit() {
     auto* menu = m_window.menuBar()->addMenu(tr("&Edit"));
-    auto& session = m_window.m_session;
-    auto& commands = m_window.m_commands;
+    auto& session = m_room.session;
+    auto& commands = m_room.commands;
     m_undo = add(menu, "edit.undo", tr("&Undo"), QKeySequence::Undo, [&] { session.undo(); });
     m_redo = add(menu, "edit.redo", tr("&Redo"), QKeySequence("Ctrl+Y"), [&] { session.redo(); });
     m_redo->setShortcuts({QKeySequence("Ctrl+Y"), QKeySequence("Ctrl+Shift+Z")});
@@ -90,8 +89,8 @@ void Menus::buildEdit() {
     add(menu, "edit.newThread", tr("New &thread…"), {}, [&] { commands.newThread(); });
     add(menu, "edit.newWeb", tr("New &web…"), {}, [&] { commands.newWeb(); });
     menu->addSeparator();
-    add(menu, "lay.left", tr("Turn piece left"), QKeySequence(","), [&] { m_window.m_hand->turn(-5); });
-    add(menu, "lay.right", tr("Turn piece right"), QKeySequence("."), [&] { m_window.m_hand->turn(5); });
+    add(menu, "lay.left", tr("Turn piece left"), QKeySequence(","), [&] { m_window.hand().turn(-5); });
+    add(menu, "lay.right", tr("Turn piece right"), QKeySequence("."), [&] { m_window.hand().turn(5); });
     add(menu, "edit.removePiece", tr("Remove &piece"), {}, [&] { commands.removePiece(); });
     menu->addSeparator();
     add(menu, "edit.renameQuilt", tr("Rename &quilt…"), {}, [&] { commands.renameQuilt(); });
@@ -109,7 +108,7 @@ void Menus::buildEdit() {
 
 void Menus::buildPiece() {
     auto* menu = m_window.menuBar()->addMenu(tr("&Piece"));
-    auto& shapes = m_window.m_shapes;
+    auto& shapes = m_room.shapes;
     add(menu, "piece.shape", tr("&Add a shape…"), QKeySequence("Ctrl+Shift+N"), [&] { shapes.addShape(); });
     add(menu, "piece.measures", tr("Its &measures…"), QKeySequence("Ctrl+M"),
         [&] { shapes.changeMeasures(); });
@@ -125,7 +124,7 @@ void Menus::buildPiece() {
 
 void Menus::buildStack() {
     auto* menu = m_window.menuBar()->addMenu(tr("&Stack"));
-    auto& stack = m_window.m_stack;
+    auto& stack = m_room.stack;
     add(menu, "stack.number", tr("&Number anew"), {}, [&] { stack.numberAnew(); });
     add(menu, "stack.tuck", tr("&Tuck all under, as drawn"), QKeySequence("Ctrl+T"),
         [&] { stack.tuckAll(plan::Below::drawn); });
@@ -146,8 +145,8 @@ void Menus::buildStack() {
 
 void Menus::buildPlace() {
     auto* menu = m_window.menuBar()->addMenu(tr("P&lace"));
-    auto& places = m_window.m_places;
-    auto& session = m_window.m_session;
+    auto& places = m_room.places;
+    auto& session = m_room.session;
     const auto lay = [&session](LayMode mode) {
         session.goTo(View::lay);
         session.setLayMode(session.layMode() == mode ? LayMode::block : mode);
@@ -177,7 +176,7 @@ void Menus::buildPlace() {
 
 void Menus::buildWeb() {
     auto* menu = m_window.menuBar()->addMenu(tr("&Web"));
-    auto& tracing = m_window.m_tracing;
+    auto& tracing = m_room.tracing;
     add(menu, "trace.layout", tr("&Lay out"), QKeySequence("Ctrl+L"), [&] { tracing.startOrStop(); });
     add(menu, "trace.compare", tr("&Compare ways"), {}, [&] { tracing.compare(); });
     add(menu, "trace.pin", tr("&Pin or let go"), QKeySequence("P"), [&] { tracing.togglePin(); });
@@ -186,8 +185,8 @@ void Menus::buildWeb() {
         [&] { tracing.setStripes(); });
     add(menu, "trace.window", tr("May have a wi&ndow, or not"), {}, [&] { tracing.toggleWindow(); });
     add(menu, "trace.onWeb", tr("Print on web &sheets…"), {},
-        [&] { m_window.m_sheets.print(SheetCommands::Sheets::onWeb); });
-    add(menu, "cut.machine", tr("Cutting &machine…"), {}, [&] { m_window.m_sheets.cutByMachine(); });
+        [&] { m_room.sheets.print(SheetCommands::Sheets::onWeb); });
+    add(menu, "cut.machine", tr("Cutting &machine…"), {}, [&] { m_room.sheets.cutByMachine(); });
     menu->addSeparator();
     add(menu, "trace.away", tr("Put &away what is left"), {}, [&] { tracing.putAway(); });
     add(menu, "trace.least", tr("Off-cuts &worth keeping…"), {}, [&] { tracing.askLeastOffCut(); });
@@ -205,22 +204,22 @@ void Menus::buildView() {
                                                     : QString::number(static_cast<int>(*tread) + 1);
         action->setShortcut(QKeySequence(key));
         action->setStatusTip(tr("Shows %1").arg(nameOf(view)));
-        connect(action, &QAction::triggered, this, [this, view] { m_window.m_session.goTo(view); });
+        connect(action, &QAction::triggered, this, [this, view] { m_room.session.goTo(view); });
     }
     menu->addSeparator();
-    add(menu, "view.turn", tr("&Turn over"), QKeySequence("R"), [&] { m_window.m_session.turnOver(); });
+    add(menu, "view.turn", tr("&Turn over"), QKeySequence("R"), [&] { m_room.session.turnOver(); });
     auto* in =
-        add(menu, "view.in", tr("Zoom &in"), QKeySequence::ZoomIn, [&] { m_window.m_mat->zoomBy(1.25); });
+        add(menu, "view.in", tr("Zoom &in"), QKeySequence::ZoomIn, [&] { m_window.mat().zoomBy(1.25); });
     in->setShortcuts({QKeySequence("Ctrl++"), QKeySequence("Ctrl+="), QKeySequence("+")});
     auto* out =
-        add(menu, "view.out", tr("Zoom &out"), QKeySequence::ZoomOut, [&] { m_window.m_mat->zoomBy(0.8); });
+        add(menu, "view.out", tr("Zoom &out"), QKeySequence::ZoomOut, [&] { m_window.mat().zoomBy(0.8); });
     out->setShortcuts({QKeySequence("Ctrl+-"), QKeySequence("-")});
-    add(menu, "view.fit", tr("&Whole view"), QKeySequence("Ctrl+0"), [&] { m_window.m_mat->fit(); });
+    add(menu, "view.fit", tr("&Whole view"), QKeySequence("Ctrl+0"), [&] { m_window.mat().fit(); });
     menu->addSeparator();
     add(menu, "view.rail", tr("&Pieces beside the mat"), QKeySequence("F8"),
-        [&] { m_window.m_railFold->toggle(); });
+        [&] { m_window.railFold().toggle(); });
     add(menu, "view.plan", tr("P&lan of the step"), QKeySequence("F9"),
-        [&] { m_window.m_rows->fold().toggle(); });
+        [&] { m_window.planFold().toggle(); });
 }
 
 void Menus::buildKeys() {
@@ -228,18 +227,18 @@ void Menus::buildKeys() {
         auto* shortcut = new QShortcut(QKeySequence(keys), &m_window);
         connect(shortcut, &QShortcut::activated, this, [act = std::move(act)] { act(); });
     };
-    key("Space", [this] { m_window.m_commands.doNow(); });
-    key("[", [this] { m_window.m_commands.restack(-1); });
-    key("]", [this] { m_window.m_commands.restack(1); });
+    key("Space", [this] { m_room.commands.doNow(); });
+    key("[", [this] { m_room.commands.restack(-1); });
+    key("]", [this] { m_room.commands.restack(1); });
     key("/", [this] {
-        if (!m_window.m_railFold->isOpen()) m_window.m_railFold->open(true);
-        m_window.m_rail->focusFind();
+        if (!m_window.railFold().isOpen()) m_window.railFold().open(true);
+        m_window.rail().focusFind();
     });
-    key("T", [this] { m_window.m_timer->toggle(); });
+    key("T", [this] { m_window.timer().toggle(); });
 }
 
 void Menus::refresh() {
-    const auto& history = m_window.m_session.history();
+    const auto& history = m_room.session.history();
     const auto label = [](const QString& alone, const QString& with, const std::string& what) {
         return what.empty() ? alone : with.arg(q(what));
     };
@@ -247,14 +246,15 @@ void Menus::refresh() {
     m_undo->setEnabled(history.canUndo());
     m_redo->setText(label(tr("&Redo"), tr("&Redo %1"), history.redoName()));
     m_redo->setEnabled(history.canRedo());
-    m_metric->setChecked(m_window.m_session.quilt().units == measure::System::metric);
+    m_scan->setVisible(m_room.hasStandIns());
+    m_metric->setChecked(m_room.session.quilt().units == measure::System::metric);
 }
 
 void Menus::fillRecent() {
     m_recent->clear();
-    for (const auto& path : m_window.m_files.recent()) {
+    for (const auto& path : m_room.files.recent()) {
         auto* action = m_recent->addAction(QFileInfo(path).fileName() + "  —  " + QFileInfo(path).path());
-        connect(action, &QAction::triggered, this, [this, path] { m_window.m_files.openFile(path); });
+        connect(action, &QAction::triggered, this, [this, path] { m_room.files.openFile(path); });
     }
     m_recent->setEnabled(!m_recent->isEmpty());
 }

@@ -10,6 +10,7 @@ class QMenu;
 namespace up::app {
 
 class Window;
+class Workroom;
 
 class Menus : public QObject {
     Q_OBJECT
@@ -32,8 +33,9 @@ private:
     void fillRecent();
 
     Window& m_window;
+    Workroom& m_room;
     QMenu* m_recent = nullptr;
-    QAction *m_undo = nullptr, *m_redo = nullptr, *m_metric = nullptr;
+    QAction *m_undo = nullptr, *m_redo = nullptr, *m_metric = nullptr, *m_scan = nullptr;
 };
 
 } // namespace up::app

@@ -44,7 +44,7 @@ void pressAll(Window& window, QStringList names, bool awaitsDialog,
               const std::function<void(QWidget&)>& done) {
     constexpr int pause = 400; // ms
     QTimer::singleShot(pause, &window, [&window, names, awaitsDialog, done]() mutable {
-        if (window.layoutJob().isRunning() || window.layoutJob().isComparing())
+        if (window.room().layout.isRunning() || window.room().layout.isComparing())
             return pressAll(window, names, awaitsDialog, done);
         if (awaitsDialog && !QApplication::activeModalWidget()) return pressAll(window, names, true, done);
         if (names.isEmpty()) {
@@ -63,27 +63,27 @@ void pressAll(Window& window, QStringList names, bool awaitsDialog,
 } // namespace
 
 bool takePicture(QApplication& application, Window& window, const Pose& pose) {
-    for (const auto& block : window.session().quilt().blocks)
+    for (const auto& block : window.room().session.quilt().blocks)
         if (QString::fromStdString(block.name).compare(pose.block, Qt::CaseInsensitive) == 0)
-            window.session().chooseBlock(block.id);
-    window.session().goTo(pose.view);
-    window.session().showTemplates(pose.templates);
-    if (const auto* block = window.session().block();
+            window.room().session.chooseBlock(block.id);
+    window.room().session.goTo(pose.view);
+    window.room().session.showTemplates(pose.templates);
+    if (const auto* block = window.room().session.block();
         block && pose.piece > 0 && pose.piece <= block->pieces.size())
-        window.session().choosePiece(block->pieces[pose.piece - 1].id);
-    if (pose.turned) window.session().turnOver();
+        window.room().session.choosePiece(block->pieces[pose.piece - 1].id);
+    if (pose.turned) window.room().session.turnOver();
     if (!pose.size.isEmpty()) window.resize(pose.size);
     window.show();
     do
         application.processEvents();
-    while (window.checker().isBusy());
+    while (window.room().checker.isBusy());
     application.processEvents();
     bool saved = false, finished = false;
     pressAll(window, pose.press, !pose.lookAt.isEmpty(), [&](QWidget& front) {
         saved = front.grab().save(pose.picture);
         finished = true;
     });
-    if (!pose.lookAt.isEmpty()) window.imports().importFiles(pose.lookAt);
+    if (!pose.lookAt.isEmpty()) window.room().imports.importFiles(pose.lookAt);
     while (!finished)
         application.processEvents(QEventLoop::WaitForMoreEvents);
     return saved;

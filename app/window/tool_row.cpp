@@ -16,20 +16,18 @@
 
 namespace up::app {
 
-ToolRow::ToolRow(Session& session, LayoutJob& layout, const AllCommands& all, QWidget* parent)
-    : QWidget(parent), m_session(session), m_layout(layout), m_commands(all.commands), m_shapes(all.shapes),
-      m_imports(all.imports), m_sheets(all.sheets), m_tracing(all.tracing), m_stack(all.stack) {
+ToolRow::ToolRow(Workroom& room, QWidget* parent) : QWidget(parent), m_room(room), m_session(room.session) {
     auto* row = new Flow(this);
     auto* fresh = on({View::landing}, named(new QPushButton(tr("New block…"), this), "block.new"));
     row->addWidget(fresh);
-    connect(fresh, &QPushButton::clicked, this, [this] { m_commands.newBlock(); });
+    connect(fresh, &QPushButton::clicked, this, [this] { m_room.commands.newBlock(); });
     buildDraw(*row);
     buildTrace(*row);
     buildLay(*row);
     buildStitch(*row);
     connect(&m_session, &Session::changed, this, &ToolRow::refresh);
-    connect(&m_layout, &LayoutJob::runningChanged, this, &ToolRow::refresh);
-    connect(&m_layout, &LayoutJob::waysChanged, this, &ToolRow::refresh);
+    connect(&m_room.layout, &LayoutJob::runningChanged, this, &ToolRow::refresh);
+    connect(&m_room.layout, &LayoutJob::waysChanged, this, &ToolRow::refresh);
     refresh();
 }
 
@@ -42,8 +40,8 @@ void ToolRow::buildDraw(QLayout& row) {
     auto* import = on({View::draw}, named(new QPushButton(tr("Import…"), this), "draw.import"));
     auto* shape = on({View::draw}, named(new QPushButton(tr("Shape…"), this), "draw.shape"));
     auto* arrange = on({View::draw}, named(new QPushButton(tr("Copies…"), this), "draw.arrange"));
-    connect(shape, &QPushButton::clicked, this, [this] { m_shapes.addShape(); });
-    connect(arrange, &QPushButton::clicked, this, [this] { m_shapes.arrange(); });
+    connect(shape, &QPushButton::clicked, this, [this] { m_room.shapes.addShape(); });
+    connect(arrange, &QPushButton::clicked, this, [this] { m_room.shapes.arrange(); });
     auto* sizeName = on({View::draw}, new QLabel(tr("Finished"), this));
     m_size = on({View::draw}, named(new QLineEdit(this), "draw.size"));
     m_size->setFixedWidth(70); // "12 1/2 in"; two sides scroll
@@ -57,11 +55,11 @@ void ToolRow::buildDraw(QLayout& row) {
           static_cast<QWidget*>(sizeName), static_cast<QWidget*>(m_size), static_cast<QWidget*>(sizes),
           static_cast<QWidget*>(m_reversed), static_cast<QWidget*>(m_templates)})
         row.addWidget(part);
-    connect(import, &QPushButton::clicked, this, [this] { m_imports.importDrawing(); });
-    connect(sizes, &QPushButton::clicked, this, [this] { m_commands.askSize(); });
+    connect(import, &QPushButton::clicked, this, [this] { m_room.imports.importDrawing(); });
+    connect(sizes, &QPushButton::clicked, this, [this] { m_room.commands.askSize(); });
     connect(m_size, &QLineEdit::editingFinished, this, &ToolRow::readSize);
     connect(m_reversed, &QCheckBox::clicked, this, [this](bool on) {
-        m_commands.setCameReversed(on);
+        m_room.commands.setCameReversed(on);
         refresh();
     });
     connect(m_templates, &QPushButton::clicked, this, [this](bool on) { m_session.showTemplates(on); });
@@ -73,11 +71,11 @@ void ToolRow::buildTrace(QLayout& row) {
     m_print = on({View::trace}, named(new QPushButton(tr("Print…"), this), "trace.pages"));
     auto* cut = on({View::cut}, named(new QPushButton(tr("Cut file…"), this), "cut.file"));
     auto* machine = on({View::cut}, named(new QPushButton(tr("Cutting machine…"), this), "cut.machine"));
-    connect(machine, &QPushButton::clicked, this, [this] { m_sheets.cutByMachine(); });
+    connect(machine, &QPushButton::clicked, this, [this] { m_room.sheets.cutByMachine(); });
     auto* which = on({View::cut}, named(new QPushButton(tr("Which piece is this?…"), this), "cut.which"));
-    connect(which, &QPushButton::clicked, this, [this] { m_shapes.findPiece(); });
+    connect(which, &QPushButton::clicked, this, [this] { m_room.shapes.findPiece(); });
     auto* about = on({View::trace}, named(new QPushButton(tr("About it…"), this), "trace.editWeb"));
-    connect(about, &QPushButton::clicked, this, [this] { m_commands.editWeb(); });
+    connect(about, &QPushButton::clicked, this, [this] { m_room.commands.editWeb(); });
     m_web->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     m_web->setMinimumContentsLength(8);
     row.addWidget(m_web);
@@ -87,8 +85,8 @@ void ToolRow::buildTrace(QLayout& row) {
     m_pin = on({View::trace}, named(new QPushButton(tr("Pin"), this), "trace.pin"));
     row.addWidget(m_compare);
     row.addWidget(m_pin);
-    connect(m_compare, &QPushButton::clicked, this, [this] { m_tracing.compare(); });
-    connect(m_pin, &QPushButton::clicked, this, [this] { m_tracing.togglePin(); });
+    connect(m_compare, &QPushButton::clicked, this, [this] { m_room.tracing.compare(); });
+    connect(m_pin, &QPushButton::clicked, this, [this] { m_room.tracing.togglePin(); });
     row.addWidget(m_print);
     row.addWidget(cut);
     row.addWidget(machine);
@@ -99,11 +97,12 @@ void ToolRow::buildTrace(QLayout& row) {
             tr("choose web"));
         refresh();
     });
-    connect(m_layOut, &QPushButton::clicked, this, [this] { m_tracing.startOrStop(); });
-    connect(&m_layout, &LayoutJob::progressed, m_layOut,
+    connect(m_layOut, &QPushButton::clicked, this, [this] { m_room.tracing.startOrStop(); });
+    connect(&m_room.layout, &LayoutJob::progressed, m_layOut,
             [this](int percent) { m_layOut->setText(tr("Stop  %1 %").arg(percent)); });
-    connect(m_print, &QPushButton::clicked, this, [this] { m_sheets.print(SheetCommands::Sheets::tracing); });
-    connect(cut, &QPushButton::clicked, this, [this] { m_sheets.writeCutFile(); });
+    connect(m_print, &QPushButton::clicked, this,
+            [this] { m_room.sheets.print(SheetCommands::Sheets::tracing); });
+    connect(cut, &QPushButton::clicked, this, [this] { m_room.sheets.writeCutFile(); });
 }
 
 void ToolRow::buildLay(QLayout& row) {
@@ -116,7 +115,7 @@ void ToolRow::buildLay(QLayout& row) {
     m_count = on({View::lay}, named(new QPushButton(tr("All there?"), this), "lay.count"));
     auto* sheet = on({View::lay}, named(new QPushButton(tr("Print…"), this), "lay.sheet"));
     auto* light = on({View::trace, View::lay}, named(new QPushButton(tr("Light box…"), this), "light.open"));
-    connect(light, &QPushButton::clicked, this, [this] { m_sheets.openLightBox(); });
+    connect(light, &QPushButton::clicked, this, [this] { m_room.sheets.openLightBox(); });
     for (QWidget* part :
          {static_cast<QWidget*>(m_background), static_cast<QWidget*>(left), static_cast<QWidget*>(right),
           static_cast<QWidget*>(m_steps), static_cast<QWidget*>(m_count), static_cast<QWidget*>(sheet),
@@ -134,14 +133,15 @@ void ToolRow::buildLay(QLayout& row) {
             [this](bool on) { m_session.setLayMode(on ? LayMode::steps : LayMode::block); });
     connect(m_count, &QPushButton::clicked, this,
             [this](bool on) { m_session.setLayMode(on ? LayMode::count : LayMode::block); });
-    connect(sheet, &QPushButton::clicked, this, [this] { m_sheets.print(SheetCommands::Sheets::placement); });
+    connect(sheet, &QPushButton::clicked, this,
+            [this] { m_room.sheets.print(SheetCommands::Sheets::placement); });
 }
 
 /// The last entry leads to strips, creases and the rest.
 void ToolRow::chooseBackground(int row) {
     const auto id = m_background->itemData(row).toUInt();
     if (id == 0)
-        m_stack.askGround();
+        m_room.stack.askGround();
     else
         m_session.apply(edit::setBackground(m_session.quilt(), m_session.blockId(), FabricId{id}),
                         tr("choose background"));
@@ -165,7 +165,7 @@ void ToolRow::buildStitch(QLayout& row) {
 void ToolRow::readSize() {
     if (!m_session.block() || !m_size->isModified()) return;
     m_size->setModified(false);
-    m_commands.resize(m_size->text());
+    m_room.commands.resize(m_size->text());
     refresh();
 }
 
@@ -216,16 +216,16 @@ void ToolRow::refresh() {
         if (!isWanted(shown)) shown.first->hide();
     for (const auto& shown : m_shown)
         if (isWanted(shown)) shown.first->show();
-    m_layOut->setText(m_layout.isRunning()     ? tr("Stop")
-                      : block && block->layout ? tr("Lay out again")
-                                               : tr("Lay out"));
+    m_layOut->setText(m_room.layout.isRunning() ? tr("Stop")
+                      : block && block->layout  ? tr("Lay out again")
+                                                : tr("Lay out"));
     if (!block) return;
     const bool laidOut = block->layout.has_value();
     const bool open = std::any_of(block->pieces.begin(), block->pieces.end(),
                                   [](const auto& p) { return p.work.step == quilt::Step::toTrace; });
-    m_layOut->setEnabled(open || m_layout.isRunning());
+    m_layOut->setEnabled(open || m_room.layout.isRunning());
     m_print->setEnabled(laidOut);
-    m_compare->setEnabled(laidOut && open && !m_layout.isRunning() && !m_layout.isComparing());
+    m_compare->setEnabled(laidOut && open && !m_room.layout.isRunning() && !m_room.layout.isComparing());
     m_pin->setEnabled(laidOut && m_session.piece() && m_session.piece()->work.step == quilt::Step::toTrace);
     m_pin->setText(isPinned() ? tr("Let go") : tr("Pin"));
     if (!m_size->isModified() || !m_size->hasFocus())

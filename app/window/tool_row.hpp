@@ -2,12 +2,7 @@
 // The row above the mat: the few controls of the present tread.
 #pragma once
 
-#include "app/commands/commands.hpp"
-#include "app/commands/shape_commands.hpp"
-#include "app/commands/sheet_commands.hpp"
-#include "app/commands/stack_commands.hpp"
-#include "app/session/layout_job.hpp"
-#include "app/session/session.hpp"
+#include "app/commands/workroom.hpp"
 
 #include <QWidget>
 
@@ -19,19 +14,10 @@ class QPushButton;
 
 namespace up::app {
 
-struct AllCommands {
-    Commands& commands;
-    ShapeCommands& shapes;
-    ImportCommands& imports;
-    SheetCommands& sheets;
-    TraceCommands& tracing;
-    StackCommands& stack;
-};
-
 class ToolRow : public QWidget {
     Q_OBJECT
 public:
-    ToolRow(Session& session, LayoutJob& layout, const AllCommands& all, QWidget* parent = nullptr);
+    explicit ToolRow(Workroom& room, QWidget* parent = nullptr);
 
 signals:
     /// The chosen pieces are to turn, clockwise.
@@ -49,14 +35,8 @@ private:
     void readSize();
     [[nodiscard]] bool isPinned() const;
 
+    Workroom& m_room;
     Session& m_session;
-    LayoutJob& m_layout;
-    Commands& m_commands;
-    ShapeCommands& m_shapes;
-    ImportCommands& m_imports;
-    SheetCommands& m_sheets;
-    TraceCommands& m_tracing;
-    StackCommands& m_stack;
     std::vector<std::pair<QWidget*, std::vector<View>>> m_shown;
     QComboBox *m_web = nullptr, *m_background = nullptr, *m_thread = nullptr;
     QLineEdit* m_size = nullptr;

@@ -40,17 +40,7 @@
 
 namespace up::app {
 
-Window::Window(WindowOptions options)
-    : m_ownAsker(options.asker ? nullptr : std::make_unique<DialogAsker>(this)),
-      m_asker(options.asker ? *options.asker : *m_ownAsker), m_sample(options.sample),
-      m_settings(options.folder + "/settings.ini"), m_session(std::move(options.clock)), m_checker(m_session),
-      m_layout(m_session), m_placements(m_session), m_scanner(options.scannedPage),
-      m_imports(m_session, m_asker, m_scanner), m_tracing(m_session, m_layout, m_asker),
-      m_commands(m_session, m_layout, m_asker, m_imports, m_tracing),
-      m_sheets(m_session, m_asker, options.folder), m_shapes(m_session, m_asker), m_mending(m_session),
-      m_stack(m_session, m_mending, m_asker), m_places(m_session),
-      m_autosave(m_session, options.folder, options.autosaveDelay),
-      m_files(m_session, m_autosave, m_asker, options.folder) {
+Window::Window(Workroom& room) : m_room(room), m_session(room.session) {
     setAcceptDrops(true);
     auto* centre = new QWidget(this);
     centre->setObjectName("centre");
@@ -62,7 +52,7 @@ Window::Window(WindowOptions options)
     row->setSpacing(0);
     column->addLayout(row, 1);
     auto* left = buildLeft();
-    m_railFold = new FoldHandle(*left, FoldHandle::Way::left, "rail.fold", m_settings, centre);
+    m_railFold = new FoldHandle(*left, FoldHandle::Way::left, "rail.fold", m_room.settings(), centre);
     m_railFold->setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Expanding);
     m_railFold->setFixedWidth(16); // as high as the mat: hard to miss
     auto* side = new QHBoxLayout;
@@ -77,37 +67,26 @@ Window::Window(WindowOptions options)
     new Menus(*this);
     connect(&m_session, &Session::changed, this, &Window::refresh);
     connect(&m_session, &Session::trouble, this, [this](const QString& sentence) { say(sentence, true); });
-    connect(&m_placements, &PlacementJob::found, this, [this] {
+    connect(&m_session, &Session::told, this, [this](const QString& sentence) { say(sentence, false); });
+    connect(&m_room.placements, &PlacementJob::found, this, [this] {
         if (m_session.view() == View::lay) showView();
     });
-    connect(&m_checker, &Checker::checked, this, [this] {
+    connect(&m_room.checker, &Checker::checked, this, [this] {
         const bool counting = m_session.view() == View::lay && m_session.layMode() == LayMode::count;
         if (m_session.view() == View::draw || counting) showView();
     });
-    connect(&m_shapes, &ShapeCommands::told, this, [this](const QString& sentence) { say(sentence, false); });
-    connect(&m_stack, &StackCommands::told, this, [this](const QString& sentence) { say(sentence, false); });
-    connect(&m_places, &PlaceCommands::told, this, [this](const QString& sentence) { say(sentence, false); });
-    connect(&m_mending, &Mending::told, this, [this](const QString& sentence) { say(sentence, false); });
-    connect(&m_imports, &ImportCommands::told, this,
-            [this](const QString& sentence) { say(sentence, false); });
-    connect(&m_imports.reading(), &Errand::runningChanged, m_says, [this](bool running) {
+    connect(&m_room.imports.reading(), &Errand::runningChanged, m_says, [this](bool running) {
         if (running) m_says->hide(); // what was said is of what went before
     });
-    connect(&m_sheets, &SheetCommands::told, this, [this](const QString& sentence) { say(sentence, false); });
-    connect(&m_commands, &Commands::told, this, [this](const QString& sentence) { say(sentence, false); });
-    connect(&m_tracing, &TraceCommands::told, this,
-            [this](const QString& sentence) { say(sentence, false); });
-    connect(&m_files, &Files::told, this, [this](const QString& sentence) { say(sentence, false); });
     qApp->installEventFilter(this);
-    if (options.standIns) showStandIns();
     resize(1280, 800);
-    restoreGeometry(QSettings(m_settings, QSettings::IniFormat).value("window/place").toByteArray());
+    restoreGeometry(QSettings(m_room.settings(), QSettings::IniFormat).value("window/place").toByteArray());
     m_mat->setFocus();
     refresh(Change::quilt);
     showTitle();
 }
 
-/// The widgets go before the session they talk to: a field that loses its focus still reports.
+/// The widgets go before the window they talk to: a field that loses its focus still reports.
 Window::~Window() {
     qApp->removeEventFilter(this);
     delete takeCentralWidget();
@@ -120,10 +99,10 @@ QWidget* Window::buildLeft() {
     column->setContentsMargins(0, 0, 0, 0);
     m_rail = new Rail(m_session, left);
     column->addWidget(m_rail, 1);
-    auto* card = new PieceCard(m_session, m_asker, left);
+    auto* card = new PieceCard(m_session, m_room.asker, left);
     column->addWidget(card);
-    connect(card, &PieceCard::stepWanted, &m_commands,
-            [this](PieceId piece, quilt::Step step) { m_commands.doStep({piece}, step); });
+    connect(card, &PieceCard::stepWanted, &m_room.commands,
+            [this](PieceId piece, quilt::Step step) { m_room.commands.doStep({piece}, step); });
     return left;
 }
 
@@ -131,8 +110,7 @@ QWidget* Window::buildMiddle() {
     auto* middle = new QWidget(this);
     auto* column = new QVBoxLayout(middle);
     column->setContentsMargins(0, 0, 0, 0);
-    m_tools = new ToolRow(m_session, m_layout,
-                          {m_commands, m_shapes, m_imports, m_sheets, m_tracing, m_stack}, middle);
+    m_tools = new ToolRow(m_room, middle);
     connect(m_tools, &ToolRow::turnWanted, this, [this](double degrees) { m_hand->turn(degrees); });
     m_says = new QLabel(middle);
     m_says->setObjectName("says");
@@ -140,19 +118,19 @@ QWidget* Window::buildMiddle() {
     m_says->setTextFormat(Qt::PlainText); // what files are called, and hold, is not markup
     m_says->hide();
     m_mat = named(new Mat(middle), "mat");
-    m_hand = new MatHand(m_session, *m_mat, m_tracing);
+    m_hand = new MatHand(m_session, *m_mat, m_room.tracing);
     m_log = named(new QListWidget(middle), "log");
     column->addWidget(m_tools);
     column->addWidget(m_says);
-    column->addWidget(new ErrandStrip(m_imports.reading(), "reading.stop", middle));
-    column->addWidget(new ErrandStrip(m_mending.errand(), "mending.stop", middle));
+    column->addWidget(new ErrandStrip(m_room.imports.reading(), "reading.stop", middle));
+    column->addWidget(new ErrandStrip(m_room.mending.errand(), "mending.stop", middle));
     column->addWidget(m_mat, 1);
-    column->addWidget(new WaysStrip(m_session, m_layout, m_tracing, middle));
-    m_section = named(new SectionStrip(m_session, m_mending, middle), "section");
+    column->addWidget(new WaysStrip(m_session, m_room.layout, m_room.tracing, middle));
+    m_section = named(new SectionStrip(m_session, m_room.mending, middle), "section");
     column->addWidget(m_section);
-    auto* strip = named(new LayStrip(m_session, m_places, middle), "lay.strip");
-    connect(&m_placements, &PlacementJob::found, strip, &LayStrip::refresh);
-    connect(&m_checker, &Checker::checked, strip, &LayStrip::refresh);
+    auto* strip = named(new LayStrip(m_session, m_room.places, middle), "lay.strip");
+    connect(&m_room.placements, &PlacementJob::found, strip, &LayStrip::refresh);
+    connect(&m_room.checker, &Checker::checked, strip, &LayStrip::refresh);
     column->addWidget(strip);
     column->addWidget(m_log, 1);
     return middle;
@@ -171,14 +149,14 @@ QWidget* Window::buildRight() {
     scroll->setWidget(right);
     auto* column = new QVBoxLayout(right);
     column->setContentsMargins(0, 0, 0, 0);
-    auto* now = new NowPanel(m_session, m_layout, right);
+    auto* now = new NowPanel(m_session, m_room.layout, right);
     m_timer = new PressTimer(m_session, right);
-    m_rows = new RowsPanel(m_settings, right);
+    m_rows = new RowsPanel(m_room.settings(), right);
     column->addWidget(now);
     column->addWidget(m_timer);
     column->addWidget(m_rows, 3);
-    column->addWidget(new ChecksPanel(m_session, m_checker, m_mending, right), 2);
-    connect(now, &NowPanel::wanted, &m_commands, &Commands::doNow);
+    column->addWidget(new ChecksPanel(m_session, m_room.checker, m_room.mending, right), 2);
+    connect(now, &NowPanel::wanted, &m_room.commands, &Commands::doNow);
     connect(m_rows, &RowsPanel::chosen, this, [this](const sheet::Tag& tag) {
         if (const auto* block = std::get_if<BlockId>(&tag)) m_session.chooseBlock(*block);
         if (const auto* piece = std::get_if<PieceId>(&tag)) m_session.choosePiece(*piece);
@@ -238,14 +216,8 @@ void Window::showTitle() {
     setWindowModified(m_session.isDirty());
 }
 
-void Window::showStandIns() {
-    m_sheets.useStandIns();
-    findChild<QAction*>("file.scan")->setVisible(true);
-}
-
-void Window::openSample() {
-    showStandIns();
-    m_files.openCopy(m_sample);
+FoldHandle& Window::planFold() {
+    return m_rows->fold();
 }
 
 /// What there is no room for folds away.
@@ -258,9 +230,9 @@ void Window::resizeEvent(QResizeEvent* event) {
 }
 
 void Window::closeEvent(QCloseEvent* event) {
-    event->setAccepted(m_files.mayLeave());
+    event->setAccepted(m_room.files.mayLeave());
     if (event->isAccepted())
-        QSettings(m_settings, QSettings::IniFormat).setValue("window/place", saveGeometry());
+        QSettings(m_room.settings(), QSettings::IniFormat).setValue("window/place", saveGeometry());
 }
 
 /// Others may have been at the file while the window was behind theirs.
@@ -268,7 +240,7 @@ void Window::changeEvent(QEvent* event) {
     QMainWindow::changeEvent(event);
     if (event->type() == QEvent::ActivationChange && isActiveWindow() && !QApplication::activeModalWidget())
         QMetaObject::invokeMethod(
-            this, [this] { m_files.lookAtDisk(); }, Qt::QueuedConnection);
+            this, [this] { m_room.files.lookAtDisk(); }, Qt::QueuedConnection);
 }
 
 namespace {
@@ -292,17 +264,7 @@ void Window::dropEvent(QDropEvent* event) {
     const auto files = filesIn(*event->mimeData());
     event->acceptProposedAction();
     QMetaObject::invokeMethod(
-        this, [this, files] { openFiles(files); }, Qt::QueuedConnection);
-}
-
-void Window::openFiles(const QStringList& files) {
-    QStringList quilts, drawings;
-    for (const auto& file : files)
-        (file.endsWith(".upstairs", Qt::CaseInsensitive) ? quilts : drawings) << file;
-    if (quilts.size() > 1)
-        say(tr("Only one quilt is open in a window: the first of those is opened here."), true);
-    if (!quilts.isEmpty()) m_files.openFile(quilts.front());
-    if (!drawings.isEmpty()) m_imports.importFiles(drawings);
+        this, [this, files] { m_room.openFiles(files); }, Qt::QueuedConnection);
 }
 
 /// Space belongs to Now, but a focused button, box or list keeps its own.

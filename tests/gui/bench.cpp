@@ -106,22 +106,23 @@ WindowTest::~WindowTest() = default;
 
 void WindowTest::openWindow() {
     m_window.reset();
-    app::WindowOptions options;
-    options.folder = QString::fromStdString(m_dir.path());
-    options.scannedPage = QString::fromStdString(dataFolder() + "/demo/scanned-page.jpg");
-    options.sample = QString::fromStdString(dataFolder() + "/demo/towpath.upstairs");
-    options.standIns = m_standIns;
-    options.clock = [this] { return m_time += 60; };
-    options.asker = &m_asker;
-    options.autosaveDelay = 20;
-    m_window = std::make_unique<app::Window>(std::move(options));
+    m_room.reset();
+    app::Surroundings around;
+    around.folder = QString::fromStdString(m_dir.path());
+    around.scannedPage = QString::fromStdString(dataFolder() + "/demo/scanned-page.jpg");
+    around.sample = QString::fromStdString(dataFolder() + "/demo/towpath.upstairs");
+    around.standIns = m_standIns;
+    around.clock = [this] { return m_time += 60; };
+    around.autosaveDelay = 20;
+    m_room = std::make_unique<app::Workroom>(std::move(around), m_asker);
+    m_window = std::make_unique<app::Window>(*m_room);
     m_window->show();
     m_window->activateWindow();
     (void)QTest::qWaitForWindowActive(m_window.get());
 }
 
 void WindowTest::openSample() {
-    window().openSample();
+    room().openSample();
 }
 
 void WindowTest::choose(const char* name, std::optional<app::View> view) {
@@ -162,14 +163,14 @@ QString WindowTest::said() {
 
 void WindowTest::importInto(const char* name, std::size_t pieces) {
     m_asker.texts = {"Canal", "9 in"};
-    window().commands().newBlock();
+    room().commands.newBlock();
     m_asker.files = {drawing(name)};
     click("draw.import");
     EXPECT_SOON(session().block() && block().pieces.size() == pieces, 5000);
 }
 
 void WindowTest::awaitLayout() {
-    EXPECT_SOON(!window().layoutJob().isRunning(), 20'000);
+    EXPECT_SOON(!room().layout.isRunning(), 20'000);
 }
 
 void WindowTest::doTread(app::View view) {

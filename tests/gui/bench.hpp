@@ -101,7 +101,8 @@ protected:
     void openSample();
 
     [[nodiscard]] app::Window& window() { return *m_window; }
-    [[nodiscard]] app::Session& session() { return m_window->session(); }
+    [[nodiscard]] app::Workroom& room() { return *m_room; }
+    [[nodiscard]] app::Session& session() { return m_room->session; }
     [[nodiscard]] const quilt::Block& block() { return *session().block(); }
     [[nodiscard]] QString drawing(const char* name) const {
         return QString::fromStdString(source(std::string("demo/drawings/") + name));
@@ -136,6 +137,7 @@ protected:
     std::int64_t m_time = 1'790'000'000;
 
 private:
+    std::unique_ptr<app::Workroom> m_room;
     std::unique_ptr<app::Window> m_window;
 };
 

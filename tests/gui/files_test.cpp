@@ -83,9 +83,9 @@ TEST_F(FilesTest, AFailedSaveKeepsTheWindowOpenAndSaysWhy) {
 TEST_F(FilesTest, RecentFilesAreRememberedAndOpen) {
     change();
     m_asker.files = {file("a.upstairs")};
-    window().files().saveAs();
+    room().files.saveAs();
     openWindow();
-    EXPECT_EQ(window().files().recent(), QStringList{file("a.upstairs")});
+    EXPECT_EQ(room().files.recent(), QStringList{file("a.upstairs")});
     QMenu* recent = nullptr;
     for (auto* menu : window().findChildren<QMenu*>())
         if (menu->menuAction()->objectName() == "file.recent") recent = menu;
@@ -104,7 +104,7 @@ TEST_F(FilesTest, ADamagedFileIsRefusedAndTheOpenQuiltStays) {
                                      {"new.upstairs", "newer Upstairs"},
                                      {"none.upstairs", "cannot be opened"},
                                      {"letter.upstairs", "another kind of file"}}) {
-        window().files().openFile(file(name));
+        room().files.openFile(file(name));
         EXPECT_TRUE(said().contains(part)) << said().toStdString();
         EXPECT_EQ(session().quilt().name, "Towpath");
     }
@@ -114,7 +114,7 @@ TEST_F(FilesTest, ABadDrawingIsRefusedWithASentence) {
     openSample();
     const auto before = session().quilt();
     for (const char* name : {"refused-empty.svg", "refused-not-xml.svg", "refused-other-xml.svg"}) {
-        window().imports().importFiles({QString::fromStdString(source(std::string("tests/broken/") + name))});
+        room().imports.importFiles({QString::fromStdString(source(std::string("tests/broken/") + name))});
         EXPECT_SOON(said().contains(name), 5000);
         EXPECT_TRUE(session().quilt() == before);
         EXPECT_EQ(find<QLabel>("says").textFormat(), Qt::PlainText)
@@ -123,7 +123,7 @@ TEST_F(FilesTest, ABadDrawingIsRefusedWithASentence) {
 }
 
 TEST_F(FilesTest, ACrossingOutlineIsRepairedAndReported) {
-    window().imports().importFiles({QString::fromStdString(source("tests/broken/repaired-crossing.svg"))});
+    room().imports.importFiles({QString::fromStdString(source("tests/broken/repaired-crossing.svg"))});
     EXPECT_SOON(said().contains("crossed itself"), 5000);
     EXPECT_EQ(block().pieces.size(), 2U);
     EXPECT_EQ(block().name, "repaired-crossing") << "a first block needs no questions";
@@ -131,10 +131,10 @@ TEST_F(FilesTest, ACrossingOutlineIsRepairedAndReported) {
 
 TEST_F(FilesTest, UnsavedWorkIsKeptAsideAndDroppedOnceSaved) {
     change();
-    EXPECT_SOON(std::filesystem::exists(window().autosave().copy()), 5000);
+    EXPECT_SOON(std::filesystem::exists(room().autosave.copy()), 5000);
     m_asker.files = {file("a.upstairs")};
-    window().files().saveAs();
-    EXPECT_FALSE(std::filesystem::exists(window().autosave().copy()));
+    room().files.saveAs();
+    EXPECT_FALSE(std::filesystem::exists(room().autosave.copy()));
 }
 
 /// What a crash leaves behind: a copy by a program that is gone.
@@ -149,25 +149,25 @@ TEST_F(FilesTest, WorkIsTakenUpAgainAfterACrashAndStaysSafeUntilItIsSaved) {
     quilt.name = "Survivor";
     const auto copy = leaveBehind(m_dir.path(), m_dir.file("s.upstairs"), quilt);
     m_asker.decisions = {0};
-    window().files().offerRecovery();
+    room().files.offerRecovery();
     EXPECT_TRUE(session().quilt() == quilt);
     EXPECT_EQ(session().path(), file("s.upstairs"));
     EXPECT_TRUE(session().isDirty()) << "it is not saved yet";
     EXPECT_TRUE(std::filesystem::exists(copy)) << "a second crash loses nothing";
-    EXPECT_EQ(window().autosave().copy(), copy);
-    ASSERT_TRUE(window().files().save());
+    EXPECT_EQ(room().autosave.copy(), copy);
+    ASSERT_TRUE(room().files.save());
     EXPECT_FALSE(std::filesystem::exists(copy));
 }
 
 TEST_F(FilesTest, LaterIsNotThrowAway) {
     const auto copy = leaveBehind(m_dir.path(), "", smallQuilt());
     m_asker.decisions = {1};
-    window().files().offerRecovery();
+    room().files.offerRecovery();
     EXPECT_TRUE(std::filesystem::exists(copy));
-    window().files().offerRecovery(); // Escape
+    room().files.offerRecovery(); // Escape
     EXPECT_TRUE(std::filesystem::exists(copy));
     m_asker.decisions = {2};
-    window().files().offerRecovery();
+    room().files.offerRecovery();
     EXPECT_FALSE(std::filesystem::exists(copy));
 }
 
@@ -175,17 +175,17 @@ TEST_F(FilesTest, AFileThatAnotherWindowHasIsOnlyLookedAt) {
     const auto path = file("q.upstairs");
     ASSERT_TRUE(store::saveQuilt(path.toStdString(), smallQuilt()));
     const store::FileLock other(path.toStdString());
-    window().files().openFile(path);
+    room().files.openFile(path);
     EXPECT_NE(session().path(), path) << "put off: nothing is opened";
     m_asker.decisions = {0};
-    window().files().openFile(path);
+    room().files.openFile(path);
     EXPECT_EQ(session().path(), path);
     EXPECT_TRUE(session().isReadOnly());
     change();
     m_asker.files = {path, file("mine.upstairs")};
-    EXPECT_FALSE(window().files().save()) << "not over the other's file";
+    EXPECT_FALSE(room().files.save()) << "not over the other's file";
     EXPECT_TRUE(must(store::loadQuilt(path.toStdString())) == smallQuilt());
-    EXPECT_TRUE(window().files().save());
+    EXPECT_TRUE(room().files.save());
     EXPECT_EQ(session().path(), file("mine.upstairs"));
     EXPECT_FALSE(session().isReadOnly());
 }
@@ -193,15 +193,15 @@ TEST_F(FilesTest, AFileThatAnotherWindowHasIsOnlyLookedAt) {
 TEST_F(FilesTest, WhatOthersWroteIsNotSavedOver) {
     const auto path = file("q.upstairs");
     ASSERT_TRUE(store::saveQuilt(path.toStdString(), smallQuilt()));
-    window().files().openFile(path);
+    room().files.openFile(path);
     auto theirs = smallQuilt();
     theirs.name = "Theirs, and longer";
     ASSERT_TRUE(store::saveQuilt(path.toStdString(), theirs));
     change();
-    EXPECT_FALSE(window().files().save()) << "asked, and put off";
+    EXPECT_FALSE(room().files.save()) << "asked, and put off";
     EXPECT_TRUE(must(store::loadQuilt(path.toStdString())) == theirs);
     m_asker.decisions = {0};
-    EXPECT_TRUE(window().files().save());
+    EXPECT_TRUE(room().files.save());
     EXPECT_TRUE(must(store::loadQuilt(path.toStdString())) == session().quilt());
     int others = 0;
     for (const auto& entry : std::filesystem::directory_iterator(m_dir.path()))
@@ -213,14 +213,14 @@ TEST_F(FilesTest, WhatOthersWroteIsNotSavedOver) {
 TEST_F(FilesTest, TheOthersVersionMayBeTakenAndUndone) {
     const auto path = file("q.upstairs");
     ASSERT_TRUE(store::saveQuilt(path.toStdString(), smallQuilt()));
-    window().files().openFile(path);
+    room().files.openFile(path);
     change();
     const auto mine = session().quilt();
     auto theirs = smallQuilt();
     theirs.name = "Theirs, and longer";
     ASSERT_TRUE(store::saveQuilt(path.toStdString(), theirs));
     m_asker.decisions = {1};
-    window().files().lookAtDisk();
+    room().files.lookAtDisk();
     EXPECT_TRUE(session().quilt() == theirs);
     EXPECT_FALSE(session().isDirty());
     session().undo();
@@ -277,16 +277,16 @@ TEST_F(FilesTest, TheProgramItselfLeavesACopyWhenItIsKilled) {
 
 TEST_F(FilesTest, NewAndRenameAndRemoveBlocks) {
     m_asker.texts = {"First", "12 x 9"};
-    window().commands().newBlock();
+    room().commands.newBlock();
     EXPECT_EQ(block().name, "First");
     EXPECT_EQ(block().width, measure::Length::ofInches(12, 1));
     m_asker.texts = {"Second"};
-    window().commands().renameBlock();
+    room().commands.renameBlock();
     EXPECT_EQ(block().name, "Second");
-    window().commands().removeBlock();
+    room().commands.removeBlock();
     EXPECT_TRUE(session().quilt().blocks.empty());
     m_asker.texts = {};
-    window().commands().newBlock();
+    room().commands.newBlock();
     EXPECT_TRUE(session().quilt().blocks.empty()) << "cancelled";
 }
 

@@ -229,7 +229,7 @@ TEST_F(Gestures, EveryViewNumbersAPieceAlike) {
     choose("Kingfisher", View::lay);
     session().choosePiece(named("eye"));
     find<QAction>("stack.unit").trigger();
-    EXPECT_SOON(!window().mending().isBusy(), 10'000);
+    EXPECT_SOON(!room().mending.isBusy(), 10'000);
     const auto label = quilt::calledOf(block(), *quilt::find(block().pieces, block().pieces.back().id));
     for (const auto view : {View::cut, View::lay, View::draw}) {
         session().goTo(view);

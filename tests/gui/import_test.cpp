@@ -224,7 +224,7 @@ TEST_F(ImportInTheWindow, ADxfAndAScanBecomePieces) {
     writeAll(dir.file("disc.dxf"),
              "0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n"
              "10\n50\n20\n50\n40\n30\n0\nENDSEC\n0\nEOF\n");
-    window().imports().importFiles({QString::fromStdString(dir.file("disc.dxf"))});
+    room().imports.importFiles({QString::fromStdString(dir.file("disc.dxf"))});
     EXPECT_SOON(session().block() && block().pieces.size() == 1, 5000);
     const auto box = boundsOf(*block().pieces[0].outline);
     EXPECT_NEAR(box.width(), 60, 1e-3) << "its own size";
@@ -234,7 +234,7 @@ TEST_F(ImportInTheWindow, ADxfAndAScanBecomePieces) {
 TEST_F(ImportInTheWindow, CancelledNothingChanges) {
     m_asker.importAnswer = [](const auto&) { return std::nullopt; };
     const auto before = session().quilt();
-    window().imports().importFiles({drawing("heron.svg")});
+    room().imports.importFiles({drawing("heron.svg")});
     bool asked = false;
     m_asker.importAnswer = [&](const app::ImportQuestion& question) {
         asked = question.drawing.has_value() && question.drawing->shapes.size() == 15;
@@ -248,7 +248,7 @@ TEST_F(ImportInTheWindow, ReversedIsTakenFromTheAnswer) {
     m_asker.importAnswer = [](const app::ImportQuestion& question) {
         return app::ImportAnswer{*question.drawing, {true, edit::Fit::page}};
     };
-    window().imports().importFiles({drawing("windlass.svg")});
+    room().imports.importFiles({drawing("windlass.svg")});
     EXPECT_SOON(session().block() && !block().pieces.empty(), 5000);
     EXPECT_TRUE(block().givenReversed);
 }
@@ -344,7 +344,7 @@ class Scanning : public WindowTest {};
 
 TEST_F(Scanning, ItCanBeStopped) {
     openWindow();
-    window().imports().scanPage();
+    room().imports.scanPage();
     auto& stop = find<QPushButton>("reading.stop");
     EXPECT_SOON(stop.isVisible(), 5000);
     stop.click();
@@ -356,7 +356,7 @@ TEST_F(Scanning, ItCanBeStopped) {
 
 TEST_F(Scanning, ThePageOnTheSampleScannerBecomesPieces) {
     openWindow();
-    window().imports().scanPage();
+    room().imports.scanPage();
     EXPECT_SOON(session().block() && block().pieces.size() == 7, 20'000);
 }
 

@@ -204,12 +204,12 @@ TEST_F(Keys, AFixMovesThePieceInside) {
     const auto id = block().pieces[8].id;
     session().apply(edit::movePiece(session().quilt(), session().blockId(), id, Length(), Length::ofMm(-60)),
                     "move");
-    EXPECT_SOON(!window().checker().isBusy(), 5000);
+    EXPECT_SOON(!room().checker.isBusy(), 5000);
     QAbstractButton* fix = nullptr;
     EXPECT_SOON((fix = window().findChild<QAbstractButton*>("check.fix")) != nullptr, 3000);
     ASSERT_TRUE(fix);
     QTest::mouseClick(fix, Qt::LeftButton);
-    EXPECT_SOON(!window().mending().isBusy(), 5000);
+    EXPECT_SOON(!room().mending.isBusy(), 5000);
     EXPECT_GE(boundsOf(quilt::placed(*quilt::find(block().pieces, id))).top, -1e-3);
 }
 

@@ -43,12 +43,10 @@ protected:
     }
     void act(const char* action) {
         find<QAction>(action).trigger();
-        EXPECT_SOON(!window().mending().isBusy(), 5000);
+        EXPECT_SOON(!room().mending.isBusy(), 5000);
     }
     QString strip() { return find<QLabel>("lay.says").text(); }
-    void awaitLying() {
-        EXPECT_SOON(!window().placements().isBusy() && session().derived().placements(), 5000);
-    }
+    void awaitLying() { EXPECT_SOON(!room().placements.isBusy() && session().derived().placements(), 5000); }
 };
 
 // --- several pieces
@@ -252,7 +250,7 @@ class CountingHand : public Lay {
 protected:
     CountingHand() {
         choose("Heron", View::lay);
-        EXPECT_SOON(!window().checker().isBusy() && session().derived().judgement(), 5000);
+        EXPECT_SOON(!room().checker.isBusy() && session().derived().judgement(), 5000);
         click("lay.count");
     }
     /// Where the piece lies on the table.
@@ -312,11 +310,11 @@ TEST_F(Lay, ImportingAnewNumberedDrawingLosesNothing) {
         return app::ImportAnswer{*question.drawing, {}, true};
     };
     m_asker.files = {drawing("heron.svg")};
-    window().imports().importDrawing();
-    const auto isNumbering = [&] { return window().imports().reading().what() == "Numbering the pieces"; };
+    room().imports.importDrawing();
+    const auto isNumbering = [&] { return room().imports.reading().what() == "Numbering the pieces"; };
     EXPECT_SOON(isNumbering(), 10'000);
     session().apply(edit::renameQuilt(session().quilt(), "Renamed"), "rename");
-    EXPECT_SOON(!window().imports().reading().isRunning() && block().pieces.size() == 15, 10'000);
+    EXPECT_SOON(!room().imports.reading().isRunning() && block().pieces.size() == 15, 10'000);
     EXPECT_EQ(session().quilt().name, "Renamed");
     const auto anew = plan::numberedAnew(block(), plan::planBlock(block()));
     for (std::size_t i = 0; i < anew.size(); ++i)
@@ -330,11 +328,11 @@ TEST_F(Lay, ImportingAnewNumberedDrawingLosesNothing) {
 TEST_F(Lay, AMendingOfAQuiltThatHasChangedIsWorkedOutAnew) {
     choose("Narrowboat", View::lay);
     find<QAction>("stack.tuck").trigger();
-    ASSERT_TRUE(window().mending().isBusy());
+    ASSERT_TRUE(room().mending.isBusy());
     session().apply(edit::renamePiece(session().quilt(), session().blockId(), named("roof"), "top"),
                     "rename");
     const auto renamed = session().quilt();
-    EXPECT_SOON(!window().mending().isBusy(), 10'000);
+    EXPECT_SOON(!room().mending.isBusy(), 10'000);
     EXPECT_TRUE(said().contains("beneath the upper ones")) << said().toStdString();
     EXPECT_EQ(quilt::find(block().pieces, named("top"))->name, "top") << "what was done meanwhile is kept";
     session().undo();
@@ -346,22 +344,22 @@ TEST_F(Lay, AMendingGoesOnWhereItBeganWhateverIsLookedAt) {
     const auto id = session().blockId();
     find<QAction>("stack.number").trigger();
     choose("Windlass");
-    EXPECT_SOON(!window().mending().isBusy(), 10'000);
+    EXPECT_SOON(!room().mending.isBusy(), 10'000);
     EXPECT_NE(session().blockId(), id);
     choose("Narrowboat");
     session().choosePieces({named("roof"), block().pieces[0].id}, named("roof"));
     find<QAction>("stack.over").trigger();
     choose("Windlass");
-    EXPECT_SOON(!window().mending().isBusy(), 10'000);
+    EXPECT_SOON(!room().mending.isBusy(), 10'000);
 }
 
 TEST_F(Lay, AMendingOfABlockThatIsGoneChangesNothing) {
     choose("Narrowboat", View::lay);
     find<QAction>("stack.tuck").trigger();
-    ASSERT_TRUE(window().mending().isBusy());
+    ASSERT_TRUE(room().mending.isBusy());
     find<QAction>("edit.removeBlock").trigger();
     const auto removed = session().quilt();
-    EXPECT_SOON(!window().mending().isBusy(), 10'000);
+    EXPECT_SOON(!room().mending.isBusy(), 10'000);
     EXPECT_TRUE(session().quilt() == removed);
     EXPECT_TRUE(said().contains("is gone")) << said().toStdString();
 }
@@ -370,8 +368,8 @@ TEST_F(Lay, AMendingIsStopped) {
     choose("Narrowboat", View::lay);
     const auto before = session().quilt();
     find<QAction>("stack.tuck").trigger();
-    window().mending().errand().stop();
-    EXPECT_FALSE(window().mending().isBusy());
+    room().mending.errand().stop();
+    EXPECT_FALSE(room().mending.isBusy());
     EXPECT_TRUE(said().contains("nothing has been changed"));
     EXPECT_SOON(!app::jobs::anyAtWork(), 20'000); // whatever it was doing
     EXPECT_TRUE(session().quilt() == before);
@@ -387,10 +385,10 @@ TEST_F(Lay, HundredsOfFindingsAreShownAFewAtATime) {
     for (auto& piece : quilt.blocks[0].pieces)
         piece.runsOff = false;
     session().startNew(quilt);
-    EXPECT_SOON(!window().checker().isBusy() && !window().checker().rows().empty(), 5000);
-    EXPECT_GE(window().checker().rows()[0].count(), 45U);
+    EXPECT_SOON(!room().checker.isBusy() && !room().checker.rows().empty(), 5000);
+    EXPECT_GE(room().checker.rows()[0].count(), 45U);
     const auto shown = [&] { return window().findChildren<QPushButton*>("check.show").size(); };
-    const auto rows = window().checker().rows().size();
+    const auto rows = room().checker.rows().size();
     EXPECT_SOON(shown() == static_cast<qsizetype>(rows), 2000) << "one for each row";
     click("check.each");
     EXPECT_SOON(shown() == static_cast<qsizetype>(rows) + 20, 2000);

@@ -220,7 +220,7 @@ protected:
     }
     void act(const char* action) {
         find<QAction>(action).trigger();
-        EXPECT_SOON(!window().mending().isBusy(), 5000);
+        EXPECT_SOON(!room().mending.isBusy(), 5000);
     }
 };
 

@@ -198,7 +198,7 @@ TEST_F(Machine, WithoutTheSampleQuiltThereAreNoStandIns) {
     importInto("windlass.svg", 8);
     EXPECT_FALSE(find<QAction>("file.scan").isVisible());
     m_asker.printAnswer = [&](const app::PrintQuestion& question) { EXPECT_TRUE(question.printers.empty()); };
-    window().sheets().print(app::SheetCommands::Sheets::placement);
+    room().sheets.print(app::SheetCommands::Sheets::placement);
     m_asker.machineAnswer = [&](const app::MachineQuestion& question) {
         app::MachineDialog dialog(question);
         dialog.show();
@@ -206,8 +206,8 @@ TEST_F(Machine, WithoutTheSampleQuiltThereAreNoStandIns) {
         EXPECT_SOON(!dialog.isBusy(), 20'000);
         EXPECT_TRUE(dialog.findChild<QPushButton*>("machine.svg")->isEnabled());
     };
-    window().sheets().cutByMachine();
-    window().openSample();
+    room().sheets.cutByMachine();
+    room().openSample();
     EXPECT_TRUE(find<QAction>("file.scan").isVisible());
 }
 
@@ -225,7 +225,7 @@ TEST_F(Machine, CutFilesThatAreThereAreAskedAbout) {
         question.write(app::CutFormat::svg, {page});
         EXPECT_NE(readAll(file), "precious");
     };
-    window().sheets().cutByMachine();
+    room().sheets.cutByMachine();
 }
 
 /// A limit so small that nothing is left, and the button at once: there is no mat to cut.
@@ -250,7 +250,7 @@ TEST_F(Machine, NothingIsCutThatIsNotThere) {
         send.click();
         EXPECT_FALSE(dialog.isCutting());
     };
-    window().sheets().cutByMachine();
+    room().sheets.cutByMachine();
 }
 
 /// What was typed while the blade moves waits: the mats that are being cut stay.
@@ -271,7 +271,7 @@ TEST_F(Machine, TheMatsStayWhileTheBladeMoves) {
         dialog.findChild<QPushButton*>("machine.send")->click();
         EXPECT_FALSE(dialog.isCutting());
     };
-    window().sheets().cutByMachine();
+    room().sheets.cutByMachine();
 }
 
 TEST_F(Machine, CutsAMatAndTicksWhatWasBonded) {

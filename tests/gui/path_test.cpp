@@ -65,7 +65,7 @@ TEST_F(Path, NarrowboatFromDrawingToStitched) {
     EXPECT_FALSE(session().isDirty());
     const auto before = session().quilt();
     openWindow();
-    window().files().openFile(path);
+    room().files.openFile(path);
     EXPECT_TRUE(session().quilt() == before) << "everything is where it was";
 }
 
@@ -113,12 +113,12 @@ TEST_F(Path, AnotherSizeSaysWhatBecomesOfTracedPieces) {
     importInto("windlass.svg", 8);
     layOut();
     doTread(View::trace);
-    window().commands().resize("6");
+    room().commands.resize("6");
     EXPECT_TRUE(said().contains("8 traced pieces")) << said().toStdString();
     EXPECT_EQ(block().pieces[0].work.step, Step::toTrace);
     key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(block().pieces[0].work.step, Step::traced);
-    window().commands().resize("9");
+    room().commands.resize("9");
     EXPECT_TRUE(said().isEmpty()) << "the same size changes nothing";
 }
 
@@ -172,13 +172,13 @@ TEST_F(Path, SkippedMarksAreLostOnlyAfterAYes) {
         if (piece.hasMarks() && !marked) marked = piece.id;
     }
     ASSERT_TRUE(marked);
-    window().commands().doStep(ids, Step::cleanCut);
+    room().commands.doStep(ids, Step::cleanCut);
     ASSERT_TRUE(all(Step::cleanCut));
-    window().commands().doStep(ids, Step::laid);
+    room().commands.doStep(ids, Step::laid);
     EXPECT_TRUE(m_asker.asked.back().contains("Marks would be lost"));
     EXPECT_FALSE(all(Step::laid)) << "no answer is no";
     m_asker.yeses = {true, true, true, true};
-    window().commands().doStep(ids, Step::laid);
+    room().commands.doStep(ids, Step::laid);
     EXPECT_TRUE(all(Step::laid));
 }
 
@@ -214,7 +214,7 @@ TEST_F(Path, AnUpperPieceIsNotLaidBeforeTheOneBeneathIt) {
 
 TEST_F(Path, LayingOutCanBeStoppedAndKeepsTheBest) {
     importInto("narrowboat.svg", 22);
-    window().layoutJob().start({600, 0, 1});
+    room().layout.start({600, 0, 1});
     climb(View::trace);
     EXPECT_SOON(find<QPushButton>("trace.layout").text().startsWith("Stop  "), 3000);
     EXPECT_EQ(find<QPushButton>("now").text(), "Stop");
@@ -231,8 +231,8 @@ TEST_F(Path, APieceLargerThanTheWebIsNamed) {
     session().apply(quilt, "narrow web");
     layOut();
     EXPECT_EQ(block().layout->unplaced.size(), 2U); // roundel and inner disc
-    EXPECT_SOON(!window().checker().isBusy(), 5000);
-    const auto& rows = window().checker().rows();
+    EXPECT_SOON(!room().checker.isBusy(), 5000);
+    const auto& rows = room().checker.rows();
     ASSERT_FALSE(rows.empty());
     EXPECT_EQ(rows[0].worst().kind, check::Kind::larger);
     EXPECT_EQ(rows[0].count(), 2U);

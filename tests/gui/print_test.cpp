@@ -446,7 +446,7 @@ TEST_F(LightBoxTest, WithoutALayoutItShowsTheFrontAndTheMouseMovesIt) {
 
 TEST_F(LightBoxTest, AnEmptyBlockIsOneSentence) {
     m_asker.texts = {"Empty", "9 in"};
-    window().commands().newBlock();
+    room().commands.newBlock();
     key(Qt::Key_L, Qt::ControlModifier | Qt::ShiftModifier);
     EXPECT_SOON(said().startsWith("✖"), 5000);
 }

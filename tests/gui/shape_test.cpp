@@ -64,7 +64,7 @@ TEST_F(Shapes, AreAddedChosenAndChangedLater) {
         recipe.measures[0] = 50;
         return app::ShapeAnswer{must(question.make(recipe, false))};
     };
-    window().shapeCommands().changeMeasures();
+    room().shapes.changeMeasures();
     EXPECT_NEAR(boundsOf(*block().pieces[0].outline).height(), 50, 0.01);
     session().undo();
     EXPECT_NEAR(boundsOf(*block().pieces[0].outline).height(), 76.2, 0.01);
@@ -79,7 +79,7 @@ TEST_F(Shapes, AWordBecomesAPieceForEachLetter) {
 TEST_F(Shapes, ADrawnPieceHasNoMeasures) {
     importInto("windlass.svg", 8);
     session().choosePiece(block().pieces.front().id);
-    window().shapeCommands().changeMeasures();
+    room().shapes.changeMeasures();
     EXPECT_TRUE(said().contains("Sizes")) << said().toStdString();
 }
 
@@ -96,9 +96,9 @@ TEST_F(Shapes, CopiesCutsAndEdgesReachTheQuilt) {
     m_asker.edgesAnswer = [](const app::EdgeQuestion& question) {
         return shape::stretchesOf(question.quilt.blocks[0].pieces[0].outline->edge);
     };
-    window().shapeCommands().setEdges();
+    room().shapes.setEdges();
     EXPECT_EQ(block().pieces[0].dotted->size(), 2U); // a leaf has two corners
-    window().shapeCommands().mirror();
+    room().shapes.mirror();
     EXPECT_EQ(block().pieces[0].dotted->size(), 2U);
 }
 
@@ -230,7 +230,7 @@ TEST_F(Shapes, TheTurningGoesThroughItsFourParts) {
 }
 
 TEST_F(Shapes, EveryToolOfThePieceMenuAsksForAPieceFirst) {
-    auto& tools = window().shapeCommands();
+    auto& tools = room().shapes;
     for (const auto& use : {&app::ShapeCommands::changeMeasures, &app::ShapeCommands::arrange,
                             &app::ShapeCommands::mirror, &app::ShapeCommands::setEdges}) {
         (tools.*use)();
@@ -251,8 +251,8 @@ TEST_F(Shapes, ACancelledDialogChangesNothing) {
     m_asker.edgesAnswer = nullptr;
     click("draw.shape");
     click("draw.arrange");
-    window().shapeCommands().changeMeasures();
-    window().shapeCommands().setEdges();
+    room().shapes.changeMeasures();
+    room().shapes.setEdges();
     EXPECT_TRUE(session().quilt() == before);
 }
 
@@ -266,7 +266,7 @@ TEST_F(Shapes, HiddenEdgesAreOfferedAsDotted) {
         offered = question.hidden.size();
         return std::optional(question.hidden);
     };
-    window().shapeCommands().setEdges();
+    room().shapes.setEdges();
     EXPECT_EQ(offered, 2U); // where the leaf crosses the disc's edge above and below
     EXPECT_EQ(block().pieces[0].dotted->size(), 2U);
     session().undo();
@@ -284,7 +284,7 @@ TEST_F(Shapes, MeasuresOfATurnedPieceChangeWhereItLies) {
         recipe.measures[0] = 60;
         return app::ShapeAnswer{must(asked.make(recipe, false))};
     };
-    window().shapeCommands().changeMeasures();
+    room().shapes.changeMeasures();
     const auto box = boundsOf(quilt::placed(block().pieces[0]));
     EXPECT_NEAR(box.centre().x, middle.x, 0.01);
     EXPECT_NEAR(box.centre().y, middle.y, 0.01);

@@ -40,7 +40,7 @@ TEST_F(Stash, ANewWebIsUsedForABlockThatIsNotTraced) {
     m_asker.webAnswer = [](quilt::Web& web) {
         web.name = "Feather", web.stock = quilt::Packet{4, Length::ofInches(12, 1)};
     };
-    window().commands().newWeb();
+    room().commands.newWeb();
     ASSERT_EQ(session().quilt().webs.size(), 2U);
     EXPECT_EQ(block().web, session().quilt().webs[1].id);
     key(Qt::Key_Z, Qt::ControlModifier);
@@ -49,7 +49,7 @@ TEST_F(Stash, ANewWebIsUsedForABlockThatIsNotTraced) {
 
 TEST_F(Stash, AnAbsurdWebIsRefused) {
     m_asker.webAnswer = [](quilt::Web& web) { web.width = Length(); };
-    window().commands().editWeb();
+    room().commands.editWeb();
     EXPECT_TRUE(said().contains("size of the web")) << said().toStdString();
     EXPECT_EQ(session().quilt().webs[0].width, Length::ofInches(17, 1));
 }
@@ -57,17 +57,17 @@ TEST_F(Stash, AnAbsurdWebIsRefused) {
 TEST_F(Stash, FabricsAndThreadsAreAddedAndRenamed) {
     session().choosePiece(block().pieces[0].id);
     m_asker.texts = {"barn red"};
-    window().commands().newFabric();
+    room().commands.newFabric();
     EXPECT_EQ(quilt::find(session().quilt().fabrics, block().pieces[0].fabric)->name, "barn red");
     m_asker.fabricAnswer = [](const app::FabricQuestion& question) {
         auto fabrics = question.quilt.fabrics;
         quilt::find(fabrics, question.fabric)->name = "old barn red"; // of the chosen piece
         return fabrics;
     };
-    window().commands().editFabrics();
+    room().commands.editFabrics();
     EXPECT_EQ(quilt::find(session().quilt().fabrics, block().pieces[0].fabric)->name, "old barn red");
     m_asker.texts = {"gold"};
-    window().commands().newThread();
+    room().commands.newThread();
     EXPECT_EQ(quilt::find(session().quilt().threads, block().pieces[0].thread)->name, "gold");
 }
 

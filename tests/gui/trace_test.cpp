@@ -32,12 +32,10 @@ protected:
     /// Stopped early: the best so far counts, and nothing is compared.
     void layOutQuickly() {
         click("trace.layout");
-        if (window().layoutJob().isRunning()) click("trace.layout");
+        if (room().layout.isRunning()) click("trace.layout");
         awaitLayout();
     }
-    void compare() {
-        EXPECT_SOON(!window().layoutJob().isRunning() && !window().layoutJob().isComparing(), 60'000);
-    }
+    void compare() { EXPECT_SOON(!room().layout.isRunning() && !room().layout.isComparing(), 60'000); }
     [[nodiscard]] const quilt::Layout& layout() { return *block().layout; }
     [[nodiscard]] const quilt::Traced& traced(PieceId piece) {
         const auto& all = layout().traced;
@@ -84,7 +82,7 @@ TEST_F(Trace, ComparesTheWaysAndOneClickTakesOne) {
             all.end());
         return all;
     };
-    const auto shown = static_cast<int>(window().layoutJob().ways().size());
+    const auto shown = static_cast<int>(room().layout.ways().size());
     EXPECT_SOON(cards().size() == shown, 5000);
     EXPECT_GE(shown, 3);
     const auto before = layout();
@@ -99,7 +97,7 @@ TEST_F(Trace, ComparesTheWaysAndOneClickTakesOne) {
     key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(block().school, quilt::School::byFabric);
     EXPECT_EQ(layout(), before);
-    EXPECT_EQ(window().layoutJob().ways().size(), static_cast<std::size_t>(shown)) << "still known";
+    EXPECT_EQ(room().layout.ways().size(), static_cast<std::size_t>(shown)) << "still known";
 }
 
 TEST_F(Trace, ADraggedChunkMovesAsOneIsPinnedAndUndoneInOneStep) {
@@ -283,13 +281,13 @@ TEST_F(Trace, PutsAwayWhatIsLeftAndLaysTheNextBlockOnIt) {
 
 TEST_F(Trace, LeavingTheBlockWhileWaysAreComparedIsSafe) {
     layOut();
-    EXPECT_TRUE(window().layoutJob().isComparing());
+    EXPECT_TRUE(room().layout.isComparing());
     climb(View::lay);
     session().apply(edit::removePiece(session().quilt(), session().blockId(), block().pieces[0].id),
                     "remove");
     climb(View::trace);
     compare();
-    EXPECT_TRUE(window().layoutJob().ways().empty()) << "of a block that is another one now";
+    EXPECT_TRUE(room().layout.ways().empty()) << "of a block that is another one now";
 }
 
 } // namespace

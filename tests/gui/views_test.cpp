@@ -119,7 +119,7 @@ TEST_F(Views, MetricChangesEveryMeasure) {
 
 TEST_F(Views, AnEmptyQuiltSaysWhatToDoFirst) {
     m_asker.saves = {app::SaveAnswer::discard};
-    window().files().startNew();
+    room().files.startNew();
     for (const View view : every<View>()) {
         session().goTo(view);
         if (scene().panels.empty() && view != View::logbook) {
@@ -135,7 +135,7 @@ TEST_F(Views, NothingIsCutOffAt1280By800) {
         session().chooseBlock(candidate.id);
         for (const View view : every<View>()) {
             session().goTo(view);
-            EXPECT_SOON(!window().checker().isBusy(),
+            EXPECT_SOON(!room().checker.isBusy(),
                         10'000); // findings come aside and are laid out after that
             for (int i = 0; i < 3; ++i)
                 QCoreApplication::processEvents();
@@ -171,15 +171,15 @@ TEST_F(Views, WhatAPieceCoversIsKeptWhileOnlyTheWorkGoesOn) {
 }
 
 TEST_F(Views, ChecksWaitUntilChangesPause) {
-    EXPECT_SOON(!window().checker().isBusy(), 10'000);
+    EXPECT_SOON(!room().checker.isBusy(), 10'000);
     int checked = 0;
-    QObject::connect(&window().checker(), &app::Checker::checked, [&] { ++checked; });
+    QObject::connect(&room().checker, &app::Checker::checked, [&] { ++checked; });
     climb(app::View::lay);
     session().choosePiece(block().pieces.front().id);
     for (int i = 0; i < 10; ++i)
         key(i % 2 ? Qt::Key_Right : Qt::Key_Left);
-    EXPECT_TRUE(window().checker().isBusy());
-    EXPECT_SOON(!window().checker().isBusy(), 10'000);
+    EXPECT_TRUE(room().checker.isBusy());
+    EXPECT_SOON(!room().checker.isBusy(), 10'000);
     EXPECT_EQ(checked, 1);
 }
 

@@ -31,7 +31,7 @@ using Clock = std::chrono::steady_clock;
 /// Files are written into a folder of our own only, and none is looked for.
 class QuietAsker : public DialogAsker {
 public:
-    QuietAsker(QWidget* parent, QString folder) : DialogAsker(parent), m_folder(std::move(folder)) {}
+    explicit QuietAsker(QString folder) : m_folder(std::move(folder)) {}
     QString fileToOpen(const QString&, const QString&) override { return {}; }
     QStringList filesToOpen(const QString&, const QString&) override { return {}; }
     QString fileToSave(const QString&, const QString&, const QString& proposed) override {
@@ -140,7 +140,7 @@ private:
         if (seconds > 0.5) {
             ++m_late;
             std::fprintf(stderr, "%.2f s: %s, in %s\n", seconds, lastDeed().c_str(),
-                         nameOf(m_window.session().view()).toStdString().c_str());
+                         nameOf(m_room->session.view()).toStdString().c_str());
         }
         if (seconds > m_slowest) m_slowest = seconds, m_slowestDeed = lastDeed();
         m_since = {};
@@ -177,7 +177,7 @@ private:
         const Qt::KeyboardModifiers with = upTo(6) == 0 ? Qt::ShiftModifier : Qt::NoModifier;
         lastDeed() = "key " + QKeySequence(key).toString().toStdString() + " on " +
                      target.objectName().toStdString() + " in " +
-                     nameOf(m_window.session().view()).toStdString();
+                     nameOf(m_room->session.view()).toStdString();
         QTest::keyClick(&target, key, with);
     }
 
@@ -215,16 +215,17 @@ int main(int count, char** words) {
     const auto data = QString::fromStdString(up::dataFolder());
     look::apply(application, data);
     QTemporaryDir folder;
-    QuietAsker asker(nullptr, folder.path());
+    QuietAsker asker(folder.path());
     std::int64_t time = 1'790'000'000;
-    WindowOptions options;
-    options.folder = folder.path();
-    options.sample = data + "/demo/towpath.upstairs";
-    options.scannedPage = data + "/demo/scanned-page.jpg";
-    options.standIns = true;
-    options.clock = [&time] { return time += 60; };
-    options.asker = &asker;
-    Window window(std::move(options));
+    Surroundings around;
+    around.folder = folder.path();
+    around.sample = data + "/demo/towpath.upstairs";
+    around.scannedPage = data + "/demo/scanned-page.jpg";
+    around.standIns = true;
+    around.clock = [&time] { return time += 60; };
+    Workroom room(std::move(around), asker);
+    Window window(room);
+    asker.askOver(&window);
     const auto seed = std::strtoull(words[3], nullptr, 10);
     std::signal(SIGSEGV, [](int) {
         std::fprintf(stderr, "crash after: %s\n", lastDeed().c_str());
@@ -236,9 +237,9 @@ int main(int count, char** words) {
     });
     const auto begin = [&] {
         if (const int blobs = std::atoi(words[1]); blobs > 0)
-            window.session().startNew(up::test::blobs(blobs));
+            room.session.startNew(up::test::blobs(blobs));
         else
-            window.files().openCopy(words[1]);
+            room.files.openCopy(words[1]);
     };
     begin();
     window.show();

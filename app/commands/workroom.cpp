@@ -1,0 +1,39 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/commands/workroom.hpp"
+
+#include "app/look/text.hpp"
+
+namespace up::app {
+
+Workroom::Workroom(Surroundings around, Asker& asks)
+    : m_around(std::move(around)), asker(asks), session(m_around.clock), checker(session), layout(session),
+      placements(session), scanner(m_around.scannedPage), imports(session, asker, scanner),
+      tracing(session, layout, asker), commands(session, layout, asker, imports, tracing),
+      sheets(session, asker, m_around.folder), shapes(session, asker), mending(session),
+      stack(session, mending, asker), places(session), autosave(session, m_around.folder, m_around.autosaveDelay),
+      files(session, autosave, asker, m_around.folder) {
+    if (m_around.standIns) useStandIns();
+}
+
+void Workroom::useStandIns() {
+    m_standIns = true;
+    sheets.useStandIns();
+}
+
+void Workroom::openSample() {
+    useStandIns();
+    files.openCopy(m_around.sample);
+}
+
+void Workroom::openFiles(const QStringList& paths) {
+    QStringList quilts, drawings;
+    for (const auto& path : paths)
+        (path.endsWith(".upstairs", Qt::CaseInsensitive) ? quilts : drawings) << path;
+    if (quilts.size() > 1)
+        session.complain(
+            tr("Only one quilt is open in a window: the first of those is opened here."));
+    if (!quilts.isEmpty()) files.openFile(quilts.front());
+    if (!drawings.isEmpty()) imports.importFiles(drawings);
+}
+
+} // namespace up::app
