@@ -2,6 +2,7 @@
 #include "demo/towpath.hpp"
 
 #include "core/edit/edits.hpp"
+#include "core/edit/saying.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/edit/tracing.hpp"
 #include "core/mend/mend.hpp"
@@ -190,7 +191,7 @@ Result<Quilt> halfCounted(const Quilt& quilt, BlockId id) {
     for (const auto& piece : the(quilt.blocks, id).pieces)
         pieces.push_back(piece.id);
     pieces.resize(pieces.size() * 2 / 3);
-    return edit::setCounted(quilt, id, pieces, true);
+    return edit::set(quilt, id, pieces, &quilt::Piece::counted, true);
 }
 
 Result<Quilt> withSample(const Quilt& quilt, const std::string& folder, const Sample& sample) {

@@ -2,6 +2,7 @@
 #include "app/commands/place_commands.hpp"
 #include "app/look/text.hpp"
 
+#include "core/edit/saying.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/plan/lay/roll_call.hpp"
 #include "words/now_words.hpp"
@@ -18,8 +19,9 @@ void PlaceCommands::toggleLock() {
     const words::Plural locked = N2_("“{1}” is locked in place.", "{0} pieces are locked in place."),
                         free = N2_("“{1}” may be moved again.", "{0} pieces may be moved again.");
     const auto says = words::said(lock ? locked : free, pieces.size(), {piece->name});
-    if (m_session.apply(edit::setLocked(m_session.quilt(), m_session.blockId(), pieces, lock),
-                        lock ? tr("lock") : tr("unlock")))
+    if (m_session.apply(
+            edit::set(m_session.quilt(), m_session.blockId(), pieces, &quilt::Piece::locked, lock),
+            lock ? tr("lock") : tr("unlock")))
         m_session.tell(q(says));
 }
 
@@ -74,7 +76,8 @@ void PlaceCommands::tickAll() {
     if (!block) return;
     const auto pieces = missingIn(*block);
     if (pieces.empty()) return m_session.tell(tr("Everything that is cut is ticked off."));
-    m_session.apply(edit::setCounted(m_session.quilt(), block->id, pieces, true), tr("tick all off"));
+    m_session.apply(edit::set(m_session.quilt(), block->id, pieces, &quilt::Piece::counted, true),
+                    tr("tick all off"));
 }
 
 void PlaceCommands::cutMissingAgain() {

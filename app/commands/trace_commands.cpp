@@ -4,6 +4,7 @@
 
 #include "app/commands/answered.hpp"
 
+#include "core/edit/saying.hpp"
 #include "core/edit/tracing.hpp"
 #include "core/measure/say.hpp"
 #include "core/plan/block/block_plan.hpp"
@@ -72,8 +73,9 @@ void TraceCommands::toggleWindow() {
     if (!piece) return m_session.complain(tr("Choose a piece first: it may have a window, or not."));
     const bool may = !piece->mayHaveWindow;
     const auto name = piece->name;
-    if (m_session.apply(edit::setMayHaveWindow(m_session.quilt(), m_session.blockId(), piece->id, may),
-                        tr("window")))
+    if (m_session.apply(
+            edit::set(m_session.quilt(), m_session.blockId(), {piece->id}, &quilt::Piece::mayHaveWindow, may),
+            tr("window")))
         m_session.tell((may ? tr("“%1” may have a window when pieces are laid out in windows.")
                             : tr("“%1” keeps its web whole."))
                            .arg(q(name)));

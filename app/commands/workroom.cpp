@@ -10,7 +10,8 @@ Workroom::Workroom(Surroundings around, Asker& asks)
       placements(session), scanner(m_around.scannedPage), imports(session, asker, scanner),
       tracing(session, layout, asker), commands(session, layout, asker, imports, tracing),
       sheets(session, asker, m_around.folder), shapes(session, asker), mending(session),
-      stack(session, mending, asker), places(session), autosave(session, m_around.folder, m_around.autosaveDelay),
+      stack(session, mending, asker), places(session),
+      autosave(session, m_around.folder, m_around.autosaveDelay),
       files(session, autosave, asker, m_around.folder) {
     if (m_around.standIns) useStandIns();
 }
@@ -30,8 +31,7 @@ void Workroom::openFiles(const QStringList& paths) {
     for (const auto& path : paths)
         (path.endsWith(".upstairs", Qt::CaseInsensitive) ? quilts : drawings) << path;
     if (quilts.size() > 1)
-        session.complain(
-            tr("Only one quilt is open in a window: the first of those is opened here."));
+        session.complain(tr("Only one quilt is open in a window: the first of those is opened here."));
     if (!quilts.isEmpty()) files.openFile(quilts.front());
     if (!drawings.isEmpty()) imports.importFiles(drawings);
 }

@@ -3,6 +3,7 @@
 #include "app/look/text.hpp"
 
 #include "app/commands/trace_commands.hpp"
+#include "core/edit/saying.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/plan/lay/roll_call.hpp"
 
@@ -66,8 +67,9 @@ void MatHand::tick(PieceId id) {
     const auto* piece = m_session.block() ? quilt::find(m_session.block()->pieces, id) : nullptr;
     if (!piece) return;
     if (piece->work.step >= quilt::Step::cleanCut && piece->work.step < quilt::Step::laid)
-        m_session.apply(edit::setCounted(m_session.quilt(), m_session.blockId(), {id}, !piece->counted),
-                        piece->counted ? tr("count as missing") : tr("tick off"));
+        m_session.apply(
+            edit::set(m_session.quilt(), m_session.blockId(), {id}, &quilt::Piece::counted, !piece->counted),
+            piece->counted ? tr("count as missing") : tr("tick off"));
     m_session.choosePiece(id);
 }
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/piece_card.hpp"
 #include "app/look/text.hpp"
+#include "core/edit/saying.hpp"
 
 #include "app/look/flow.hpp"
 #include "app/look/look.hpp"
@@ -56,9 +57,11 @@ PieceCard::PieceCard(Session& session, Asker& asker, QWidget* parent)
               tr("change fabric"));
     });
     connect(m_runsOff, &QCheckBox::clicked, this, [this](bool on) {
-        toAll([&](const quilt::Quilt& quilt,
-                  PieceId piece) { return edit::setRunsOff(quilt, m_session.blockId(), piece, on); },
-              tr("run off the block"));
+        toAll(
+            [&](const quilt::Quilt& quilt, PieceId piece) {
+                return edit::set(quilt, m_session.blockId(), {piece}, &quilt::Piece::runsOff, on);
+            },
+            tr("run off the block"));
     });
     const auto restack = [this](int by) {
         if (const auto* piece = m_session.piece())

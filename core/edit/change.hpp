@@ -35,15 +35,24 @@ template<class Change> [[nodiscard]] Edited changeBlock(const Quilt& quilt, Bloc
     return out;
 }
 
+/// `change(block, piece)` for each of these.
 template<class Change>
-[[nodiscard]] Edited changePiece(const Quilt& quilt, BlockId blockId, PieceId id, Change change) {
+[[nodiscard]] Edited changePieces(const Quilt& quilt, BlockId blockId, const std::vector<PieceId>& ids,
+                                  Change change) {
     Quilt out = quilt;
     auto* block = find(out.blocks, blockId);
     if (!block) return failure(Code::noSuchBlock, {std::to_string(blockId.value)});
-    auto* piece = find(block->pieces, id);
-    if (!piece) return failure(Code::noSuchPiece, {std::to_string(id.value)});
-    change(*block, *piece);
+    for (const PieceId id : ids) {
+        auto* piece = find(block->pieces, id);
+        if (!piece) return failure(Code::noSuchPiece, {std::to_string(id.value)});
+        change(*block, *piece);
+    }
     return out;
+}
+
+template<class Change>
+[[nodiscard]] Edited changePiece(const Quilt& quilt, BlockId block, PieceId piece, Change change) {
+    return changePieces(quilt, block, {piece}, std::move(change));
 }
 
 } // namespace up::edit

@@ -86,7 +86,6 @@ struct ImportOptions {
 [[nodiscard]] Edited renamePiece(const Quilt& quilt, BlockId block, PieceId piece, std::string name);
 [[nodiscard]] Edited setFabric(const Quilt& quilt, BlockId block, PieceId piece, FabricId fabric);
 [[nodiscard]] Edited setThread(const Quilt& quilt, BlockId block, PieceId piece, ThreadId thread);
-[[nodiscard]] Edited setRunsOff(const Quilt& quilt, BlockId block, PieceId piece, bool runsOff);
 /// Up (`by` > 0) or down the stack; stops at the ends. A lining goes with its piece; a unit is passed as a
 /// whole; a piece at the end of its own unit leaves it. What was said of those that it passes is dropped.
 [[nodiscard]] Edited restack(const Quilt& quilt, BlockId block, PieceId piece, int by);

@@ -55,10 +55,6 @@ Edited setThread(const Quilt& quilt, BlockId block, PieceId id, ThreadId thread)
     return changePiece(quilt, block, id, [&](Block&, Piece& piece) { piece.thread = thread; });
 }
 
-Edited setRunsOff(const Quilt& quilt, BlockId block, PieceId id, bool runsOff) {
-    return changePiece(quilt, block, id, [&](Block&, Piece& piece) { piece.runsOff = runsOff; });
-}
-
 Edited removePiece(const Quilt& quilt, BlockId blockId, PieceId id) {
     return changePiece(quilt, blockId, id, [&](Block& block, Piece&) {
         for (const auto& piece : std::vector<Piece>(block.pieces)) {

@@ -15,19 +15,6 @@ using quilt::Piece;
 
 namespace {
 
-template<class Change>
-Edited changePieces(const Quilt& quilt, BlockId id, const std::vector<PieceId>& pieces, Change change) {
-    Quilt out = quilt;
-    auto* block = find(out.blocks, id);
-    if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});
-    for (const PieceId pieceId : pieces) {
-        auto* piece = find(block->pieces, pieceId);
-        if (!piece) return failure(Code::noSuchPiece, {std::to_string(pieceId.value)});
-        change(*block, *piece);
-    }
-    return out;
-}
-
 void dropOver(Block& block, PieceId one, PieceId other) {
     std::erase(block.over, Over{one, other});
     std::erase(block.over, Over{other, one});
@@ -109,10 +96,6 @@ Edited addLining(const Quilt& quilt, BlockId blockId, PieceId id, shape::Outline
     });
 }
 
-Edited setShine(const Quilt& quilt, BlockId block, PieceId piece, quilt::Shine shine) {
-    return changePiece(quilt, block, piece, [&](Block&, Piece& changed) { changed.shine = shine; });
-}
-
 Edited setOpacity(const Quilt& quilt, FabricId id, double opacity) {
     Quilt out = quilt;
     auto* fabric = find(out.fabrics, id);
@@ -166,14 +149,6 @@ Edited leaveSo(const Quilt& quilt, BlockId id, const std::vector<quilt::LeftSo>&
 
 Edited askAgain(const Quilt& quilt, BlockId id) {
     return changeBlock(quilt, id, [](Quilt&, Block& block) { block.leftSo.clear(); });
-}
-
-Edited setLocked(const Quilt& quilt, BlockId id, const std::vector<PieceId>& pieces, bool locked) {
-    return changePieces(quilt, id, pieces, [&](Block&, Piece& piece) { piece.locked = locked; });
-}
-
-Edited setCounted(const Quilt& quilt, BlockId id, const std::vector<PieceId>& pieces, bool counted) {
-    return changePieces(quilt, id, pieces, [&](Block&, Piece& piece) { piece.counted = counted; });
 }
 
 namespace {

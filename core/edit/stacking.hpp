@@ -27,7 +27,6 @@ namespace up::edit {
 /// The lining of a piece; nothing when it has none.
 [[nodiscard]] const quilt::Piece* liningOf(const quilt::Block& block, PieceId piece);
 
-[[nodiscard]] Edited setShine(const Quilt& quilt, BlockId block, PieceId piece, quilt::Shine shine);
 /// 0…1. Errors: Code::badOpacity outside.
 [[nodiscard]] Edited setOpacity(const Quilt& quilt, FabricId fabric, double opacity);
 /// The fabric of that id: name, colour, print and opacity. Errors: as setOpacity; Code::badName for a
@@ -46,11 +45,6 @@ namespace up::edit {
 [[nodiscard]] Edited leaveSo(const Quilt& quilt, BlockId block, const std::vector<quilt::LeftSo>& doubts);
 /// Whatever was left as it is is asked about again.
 [[nodiscard]] Edited askAgain(const Quilt& quilt, BlockId block);
-
-[[nodiscard]] Edited setLocked(const Quilt& quilt, BlockId block, const std::vector<PieceId>& pieces,
-                               bool locked);
-[[nodiscard]] Edited setCounted(const Quilt& quilt, BlockId block, const std::vector<PieceId>& pieces,
-                                bool counted);
 
 /// Pieces and how far each moves, mm right and down.
 using Moves = std::vector<std::pair<PieceId, shape::Point>>;

@@ -59,10 +59,6 @@ Edited setGrain(const Quilt& quilt, BlockId id, PieceId pieceId, std::optional<m
     });
 }
 
-Edited setMayHaveWindow(const Quilt& quilt, BlockId id, PieceId pieceId, bool may) {
-    return changePiece(quilt, id, pieceId, [&](Block&, Piece& piece) { piece.mayHaveWindow = may; });
-}
-
 Edited setPrint(const Quilt& quilt, FabricId id, quilt::Print print, measure::Angle tolerance) {
     Quilt out = quilt;
     auto* fabric = find(out.fabrics, id);

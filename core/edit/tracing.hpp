@@ -22,7 +22,6 @@ namespace up::edit {
 /// place when that changes.
 [[nodiscard]] Edited setGrain(const Quilt& quilt, BlockId block, PieceId piece,
                               std::optional<measure::Angle> grain);
-[[nodiscard]] Edited setMayHaveWindow(const Quilt& quilt, BlockId block, PieceId piece, bool may);
 [[nodiscard]] Edited setPrint(const Quilt& quilt, FabricId fabric, quilt::Print print,
                               measure::Angle tolerance);
 

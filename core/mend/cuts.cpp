@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Remedies that need the scissors or new cloth: linings, knots cut apart, pieces carried over the edge.
 #include "core/base/spoken.hpp"
+#include "core/edit/saying.hpp"
 #include "core/edit/shapes.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/mend/reshaping.hpp"
@@ -81,7 +82,7 @@ Edited runOff(const Quilt& quilt, BlockId id, PieceId pieceId) {
     carry({box.right, box.bottom}, {box.left, box.bottom}, {0, 1});
     carry({box.left, box.bottom}, {box.left, box.top}, {-1, 0});
     auto next = reshaped(quilt, id, place->piece(), region, shape::unite(all), {});
-    return next ? edit::setRunsOff(*next, id, pieceId, true) : next;
+    return next ? edit::set(*next, id, {pieceId}, &quilt::Piece::runsOff, true) : next;
 }
 
 } // namespace up::mend

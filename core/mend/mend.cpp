@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/mend/mend.hpp"
+#include "core/edit/saying.hpp"
 
 #include "core/edit/stacking.hpp"
 #include "core/edit/tracing.hpp"
@@ -53,7 +54,7 @@ Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
     const auto block = finding.block;
     const auto piece = finding.piece;
     switch (fix) {
-    case Fix::markRunsOff: return edit::setRunsOff(quilt, block, piece, true);
+    case Fix::markRunsOff: return edit::set(quilt, block, {piece}, &quilt::Piece::runsOff, true);
     case Fix::mirror: return edit::mirrorPiece(quilt, block, piece);
     case Fix::moveInside: return movedInside(quilt, block, piece);
     case Fix::otherSide: {
@@ -66,7 +67,7 @@ Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
     case Fix::tuck: return tuckedUnder(quilt, block, piece, finding.other);
     case Fix::untie: return untied(quilt, block, piece);
     case Fix::line: return lined(quilt, block, piece);
-    case Fix::cutAway: return edit::setShine(quilt, block, piece, quilt::Shine::cutAway);
+    case Fix::cutAway: return edit::set(quilt, block, {piece}, &quilt::Piece::shine, quilt::Shine::cutAway);
     case Fix::windows: return edit::setSchool(quilt, block, quilt::School::windowed);
     case Fix::carryOn: return runOff(quilt, block, piece);
     case Fix::noUnit: return dissolved(quilt, block, piece);

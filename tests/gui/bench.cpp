@@ -166,11 +166,11 @@ void WindowTest::importInto(const char* name, std::size_t pieces) {
     room().commands.newBlock();
     m_asker.files = {drawing(name)};
     click("draw.import");
-    EXPECT_SOON(session().block() && block().pieces.size() == pieces, 5000);
+    EXPECT_SOON(session().block() && block().pieces.size() == pieces);
 }
 
 void WindowTest::awaitLayout() {
-    EXPECT_SOON(!room().layout.isRunning(), 20'000);
+    EXPECT_SOON(!room().layout.isRunning());
 }
 
 void WindowTest::doTread(app::View view) {

@@ -4,11 +4,10 @@
 
 #include "app/canvas/mat.hpp"
 #include "app/window/window.hpp"
+#include "tests/gui/patience.hpp"
 #include "tests/support/files.hpp"
 
-#include <QTest>
 #include <deque>
-#include <gtest/gtest.h>
 
 namespace up::test {
 
@@ -142,6 +141,3 @@ private:
 };
 
 } // namespace up::test
-
-/// Waits, with the window alive, until the condition holds; fails after `ms`.
-#define EXPECT_SOON(condition, ms) EXPECT_TRUE(QTest::qWaitFor([&] { return (condition); }, ms)) << #condition

@@ -103,7 +103,7 @@ class OpenedWindow : public WindowTest {};
 TEST_F(OpenedWindow, IsShownWithinTheScreen) {
     const QRect free(0, 0, 1280, 760);
     app::showWithin(window(), free);
-    EXPECT_SOON(free.contains(window().frameGeometry()), 2000);
+    EXPECT_SOON(free.contains(window().frameGeometry()));
 }
 
 TEST_F(OpenedWindow, NoViewMakesItLargerThanASmallScreen) {

@@ -115,7 +115,7 @@ TEST_F(FilesTest, ABadDrawingIsRefusedWithASentence) {
     const auto before = session().quilt();
     for (const char* name : {"refused-empty.svg", "refused-not-xml.svg", "refused-other-xml.svg"}) {
         room().imports.importFiles({QString::fromStdString(source(std::string("tests/broken/") + name))});
-        EXPECT_SOON(said().contains(name), 5000);
+        EXPECT_SOON(said().contains(name));
         EXPECT_TRUE(session().quilt() == before);
         EXPECT_EQ(find<QLabel>("says").textFormat(), Qt::PlainText)
             << "the file's <html> is shown, not obeyed";
@@ -124,14 +124,14 @@ TEST_F(FilesTest, ABadDrawingIsRefusedWithASentence) {
 
 TEST_F(FilesTest, ACrossingOutlineIsRepairedAndReported) {
     room().imports.importFiles({QString::fromStdString(source("tests/broken/repaired-crossing.svg"))});
-    EXPECT_SOON(said().contains("crossed itself"), 5000);
+    EXPECT_SOON(said().contains("crossed itself"));
     EXPECT_EQ(block().pieces.size(), 2U);
     EXPECT_EQ(block().name, "repaired-crossing") << "a first block needs no questions";
 }
 
 TEST_F(FilesTest, UnsavedWorkIsKeptAsideAndDroppedOnceSaved) {
     change();
-    EXPECT_SOON(std::filesystem::exists(room().autosave.copy()), 5000);
+    EXPECT_SOON(std::filesystem::exists(room().autosave.copy()));
     m_asker.files = {file("a.upstairs")};
     room().files.saveAs();
     EXPECT_FALSE(std::filesystem::exists(room().autosave.copy()));
@@ -238,13 +238,13 @@ TEST_F(FilesTest, DrawingsAndQuiltsAreDroppedOnTheWindow) {
         QApplication::sendEvent(&window(), &event);
     };
     drop(drawing("lamp.svg"));
-    EXPECT_SOON(session().block() && block().pieces.size() == 14U, 10'000);
+    EXPECT_SOON(session().block() && block().pieces.size() == 14U);
     auto quilt = smallQuilt();
     quilt.name = "Dropped";
     ASSERT_TRUE(store::saveQuilt(m_dir.file("d.upstairs"), quilt));
     m_asker.saves = {SaveAnswer::discard};
     drop(file("d.upstairs"));
-    EXPECT_SOON(session().quilt().name == "Dropped", 5000);
+    EXPECT_SOON(session().quilt().name == "Dropped");
 }
 
 /// The real program, killed while it has unsaved work, and started again.
@@ -266,7 +266,7 @@ TEST_F(FilesTest, TheProgramItselfLeavesACopyWhenItIsKilled) {
                 return true;
         return false;
     };
-    EXPECT_SOON(copies(), 20'000);
+    EXPECT_SOON(copies());
     ::kill(static_cast<pid_t>(process.processId()), SIGKILL);
     process.waitForFinished();
     const auto left = store::leftWorks(folder);

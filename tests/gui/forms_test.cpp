@@ -4,6 +4,7 @@
 #include "app/dialogs/fabric_dialog.hpp"
 #include "app/dialogs/ground_dialog.hpp"
 #include "tests/gui/every_dialog.hpp"
+#include "tests/gui/patience.hpp"
 #include "tests/support/shapes.hpp"
 
 #include <QAbstractSlider>
@@ -54,7 +55,7 @@ protected:
     }
     /// What is worked out aside has come.
     void settle() {
-        EXPECT_TRUE(QTest::qWaitFor([&] { return mayAccept(); }, 5000)) << "as it opens";
+        EXPECT_TRUE(QTest::qWaitFor([&] { return mayAccept(); }, test::patience)) << "as it opens";
     }
     std::vector<QWidget*> controls() {
         std::vector<QWidget*> out;
@@ -130,7 +131,7 @@ TEST_P(Forms, BadInputHoldsBackTheAnswerAndGoodInputLetsItGo) {
         QTest::keyClick(field, Qt::Key_Return);
         EXPECT_TRUE(m_form->isVisible()) << name << " was accepted as it is";
         type(*field, good);
-        EXPECT_TRUE(QTest::qWaitFor([&] { return mayAccept(); }, 5000)) << name;
+        EXPECT_TRUE(QTest::qWaitFor([&] { return mayAccept(); }, test::patience)) << name;
         EXPECT_TRUE(m_form->trouble().isEmpty()) << name << ": " << m_form->trouble().toStdString();
     }
 }

@@ -119,7 +119,7 @@ TEST_F(Gestures, AHeldArrowIsAddedUp) {
         QApplication::sendEvent(&mat(), &held);
     }
     EXPECT_EQ(changes, 0);
-    EXPECT_SOON(std::abs(middleOf(id).y - first.y - 20 * 25.4 / 16) < 0.01, 2000);
+    EXPECT_SOON(std::abs(middleOf(id).y - first.y - 20 * 25.4 / 16) < 0.01);
     EXPECT_LE(changes, 2);
 }
 
@@ -229,7 +229,7 @@ TEST_F(Gestures, EveryViewNumbersAPieceAlike) {
     choose("Kingfisher", View::lay);
     session().choosePiece(named("eye"));
     find<QAction>("stack.unit").trigger();
-    EXPECT_SOON(!room().mending.isBusy(), 10'000);
+    EXPECT_SOON(!room().mending.isBusy());
     const auto label = quilt::calledOf(block(), *quilt::find(block().pieces, block().pieces.back().id));
     for (const auto view : {View::cut, View::lay, View::draw}) {
         session().goTo(view);

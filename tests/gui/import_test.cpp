@@ -205,14 +205,14 @@ TEST_F(Importing, AnotherPageIsReadAside) {
     EXPECT_EQ(page.count(), 7);
     page.setCurrentIndex(3);
     emit page.activated(3);
-    EXPECT_TRUE(QTest::qWaitFor([&] { return button() == "Add 3 pieces"; }, 3000));
+    EXPECT_TRUE(QTest::qWaitFor([&] { return button() == "Add 3 pieces"; }, test::patience));
     EXPECT_EQ(m_asked.page, 4);
 }
 
 TEST_F(Importing, BordersAreAskedForAndTheSideIsTold) {
     open();
     find<QCheckBox>("import.borders").click();
-    EXPECT_TRUE(QTest::qWaitFor([&] { return m_asked.borders; }, 3000));
+    EXPECT_TRUE(QTest::qWaitFor([&] { return m_asked.borders; }, test::patience));
     find<QCheckBox>("import.reversed").click();
     EXPECT_TRUE(m_dialog->answer().options.givenReversed);
 }
@@ -225,7 +225,7 @@ TEST_F(ImportInTheWindow, ADxfAndAScanBecomePieces) {
              "0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n"
              "10\n50\n20\n50\n40\n30\n0\nENDSEC\n0\nEOF\n");
     room().imports.importFiles({QString::fromStdString(dir.file("disc.dxf"))});
-    EXPECT_SOON(session().block() && block().pieces.size() == 1, 5000);
+    EXPECT_SOON(session().block() && block().pieces.size() == 1);
     const auto box = boundsOf(*block().pieces[0].outline);
     EXPECT_NEAR(box.width(), 60, 1e-3) << "its own size";
     EXPECT_NEAR(box.centre().x, 114.3, 1e-3) << "in the middle of a 9 in block";
@@ -240,7 +240,7 @@ TEST_F(ImportInTheWindow, CancelledNothingChanges) {
         asked = question.drawing.has_value() && question.drawing->shapes.size() == 15;
         return std::nullopt;
     };
-    EXPECT_SOON(asked, 5000);
+    EXPECT_SOON(asked);
     EXPECT_TRUE(session().quilt() == before);
 }
 
@@ -249,7 +249,7 @@ TEST_F(ImportInTheWindow, ReversedIsTakenFromTheAnswer) {
         return app::ImportAnswer{*question.drawing, {true, edit::Fit::page}};
     };
     room().imports.importFiles({drawing("windlass.svg")});
-    EXPECT_SOON(session().block() && !block().pieces.empty(), 5000);
+    EXPECT_SOON(session().block() && !block().pieces.empty());
     EXPECT_TRUE(block().givenReversed);
 }
 
@@ -278,7 +278,7 @@ TEST_F(Importing, LettersSayWhichSideItShows) {
     pattern->reads = quilt::Reading::mirrored;
     m_dialog = std::make_unique<ImportDialog>(questionAbout(board(), 1, pattern));
     m_dialog->show();
-    EXPECT_SOON(find<QCheckBox>("import.reversed").isChecked(), 2000);
+    EXPECT_SOON(find<QCheckBox>("import.reversed").isChecked());
     EXPECT_TRUE(find<QLabel>("import.side").text().contains("backwards"));
     find<QCheckBox>("import.reversed").click();
     EXPECT_TRUE(find<QLabel>("import.side").text().contains("fused backwards"));
@@ -309,7 +309,7 @@ TEST_F(Importing, WhoDoesNotWantToWaitKeepsWhatWasRead) {
     EXPECT_FALSE(find<QPushButton>("reading.stop").isVisible());
     find<QSpinBox>("import.dpi").setValue(300);
     EXPECT_FALSE(find<QPushButton>("import.add").isEnabled()) << "what it is now is not known";
-    EXPECT_SOON(find<QPushButton>("reading.stop").isVisible(), 2000);
+    EXPECT_SOON(find<QPushButton>("reading.stop").isVisible());
     find<QPushButton>("reading.stop").click();
     EXPECT_FALSE(find<QPushButton>("reading.stop").isVisible());
     EXPECT_TRUE(job->stopped());
@@ -331,12 +331,12 @@ TEST(ReadingAside, TheNewestIsTheOnlyOneThatComesBack) {
             return 1;
         },
         [&](int value) { came.push_back(value); });
-    EXPECT_SOON(reading.percent() > 0, 2000);
+    EXPECT_SOON(reading.percent() > 0);
     reading.start(
         "second", [](const std::shared_ptr<Job>&) { return 2; }, [&](int value) { came.push_back(value); });
-    EXPECT_SOON(!reading.isRunning(), 2000);
+    EXPECT_SOON(!reading.isRunning());
     EXPECT_TRUE(first->stopped());
-    EXPECT_SOON(!app::jobs::anyAtWork(), 20'000); // the first comes back to nobody
+    EXPECT_SOON(!app::jobs::anyAtWork()); // the first comes back to nobody
     EXPECT_EQ(came, std::vector{2});
 }
 
@@ -346,18 +346,18 @@ TEST_F(Scanning, ItCanBeStopped) {
     openWindow();
     room().imports.scanPage();
     auto& stop = find<QPushButton>("reading.stop");
-    EXPECT_SOON(stop.isVisible(), 5000);
+    EXPECT_SOON(stop.isVisible());
     stop.click();
     EXPECT_FALSE(stop.isVisible());
     EXPECT_TRUE(said().contains("stopped"));
-    EXPECT_SOON(!app::jobs::anyAtWork(), 20'000);
+    EXPECT_SOON(!app::jobs::anyAtWork());
     EXPECT_FALSE(session().block());
 }
 
 TEST_F(Scanning, ThePageOnTheSampleScannerBecomesPieces) {
     openWindow();
     room().imports.scanPage();
-    EXPECT_SOON(session().block() && block().pieces.size() == 7, 20'000);
+    EXPECT_SOON(session().block() && block().pieces.size() == 7);
 }
 
 } // namespace

@@ -89,7 +89,7 @@ TEST_F(Joining, TwoFilesComeInAsOnePattern) {
     };
     m_asker.files = {files.join(';')};
     click("draw.import");
-    EXPECT_SOON(session().block() && block().pieces.size() == 1, 5000);
+    EXPECT_SOON(session().block() && block().pieces.size() == 1);
     ASSERT_TRUE(session().block());
     EXPECT_EQ(block().pieces[0].outline->holes.size(), 1U);
 }
@@ -109,7 +109,7 @@ TEST_F(Joining, TheImportAsksHowThePagesLie) {
     auto& page = *dialog.findChild<QComboBox*>("import.page");
     page.setCurrentIndex(2);
     emit page.activated(2);
-    EXPECT_SOON(dialog.answer().drawing.width > 170, 3000);
+    EXPECT_SOON(dialog.answer().drawing.width > 170);
     EXPECT_EQ(asked, 1);
     EXPECT_EQ(dialog.answer().drawing.shapes.size(), 1U);
 }

@@ -171,7 +171,7 @@ TEST_F(Keys, TheTimerEndsByItself) {
     key(Qt::Key_3);
     key(Qt::Key_T);
     auto& timer = *window().findChild<app::PressTimer*>();
-    EXPECT_SOON(!timer.isRunning(), 3000);
+    EXPECT_SOON(!timer.isRunning());
     EXPECT_EQ(timer.secondsLeft(), 0);
 }
 
@@ -204,12 +204,12 @@ TEST_F(Keys, AFixMovesThePieceInside) {
     const auto id = block().pieces[8].id;
     session().apply(edit::movePiece(session().quilt(), session().blockId(), id, Length(), Length::ofMm(-60)),
                     "move");
-    EXPECT_SOON(!room().checker.isBusy(), 5000);
+    EXPECT_SOON(!room().checker.isBusy());
     QAbstractButton* fix = nullptr;
-    EXPECT_SOON((fix = window().findChild<QAbstractButton*>("check.fix")) != nullptr, 3000);
+    EXPECT_SOON((fix = window().findChild<QAbstractButton*>("check.fix")) != nullptr);
     ASSERT_TRUE(fix);
     QTest::mouseClick(fix, Qt::LeftButton);
-    EXPECT_SOON(!room().mending.isBusy(), 5000);
+    EXPECT_SOON(!room().mending.isBusy());
     EXPECT_GE(boundsOf(quilt::placed(*quilt::find(block().pieces, id))).top, -1e-3);
 }
 

@@ -43,10 +43,10 @@ protected:
     }
     void act(const char* action) {
         find<QAction>(action).trigger();
-        EXPECT_SOON(!room().mending.isBusy(), 5000);
+        EXPECT_SOON(!room().mending.isBusy());
     }
     QString strip() { return find<QLabel>("lay.says").text(); }
-    void awaitLying() { EXPECT_SOON(!room().placements.isBusy() && session().derived().placements(), 5000); }
+    void awaitLying() { EXPECT_SOON(!room().placements.isBusy() && session().derived().placements()); }
 };
 
 // --- several pieces
@@ -197,7 +197,7 @@ TEST_F(Lay, StepByStepBeginsWhereItIsAndGoesOn) {
     click("dry.back");
     EXPECT_TRUE(strip().startsWith("Lay 2 reed 1")) << strip().toStdString();
     key(Qt::Key_PageUp); // pressed, as is seen, for a moment
-    EXPECT_SOON(strip().startsWith("Lay 1 water"), 1000);
+    EXPECT_SOON(strip().startsWith("Lay 1 water"));
     session().choosePiece(named("beak"));
     EXPECT_TRUE(strip().startsWith("Lay 12 beak")) << "the step of the piece that is looked at";
     EXPECT_FALSE(session().isDirty()) << "a rehearsal changes nothing";
@@ -250,7 +250,7 @@ class CountingHand : public Lay {
 protected:
     CountingHand() {
         choose("Heron", View::lay);
-        EXPECT_SOON(!room().checker.isBusy() && session().derived().judgement(), 5000);
+        EXPECT_SOON(!room().checker.isBusy() && session().derived().judgement());
         click("lay.count");
     }
     /// Where the piece lies on the table.
@@ -312,9 +312,9 @@ TEST_F(Lay, ImportingAnewNumberedDrawingLosesNothing) {
     m_asker.files = {drawing("heron.svg")};
     room().imports.importDrawing();
     const auto isNumbering = [&] { return room().imports.reading().what() == "Numbering the pieces"; };
-    EXPECT_SOON(isNumbering(), 10'000);
+    EXPECT_SOON(isNumbering());
     session().apply(edit::renameQuilt(session().quilt(), "Renamed"), "rename");
-    EXPECT_SOON(!room().imports.reading().isRunning() && block().pieces.size() == 15, 10'000);
+    EXPECT_SOON(!room().imports.reading().isRunning() && block().pieces.size() == 15);
     EXPECT_EQ(session().quilt().name, "Renamed");
     const auto anew = plan::numberedAnew(block(), plan::planBlock(block()));
     for (std::size_t i = 0; i < anew.size(); ++i)
@@ -332,7 +332,7 @@ TEST_F(Lay, AMendingOfAQuiltThatHasChangedIsWorkedOutAnew) {
     session().apply(edit::renamePiece(session().quilt(), session().blockId(), named("roof"), "top"),
                     "rename");
     const auto renamed = session().quilt();
-    EXPECT_SOON(!room().mending.isBusy(), 10'000);
+    EXPECT_SOON(!room().mending.isBusy());
     EXPECT_TRUE(said().contains("beneath the upper ones")) << said().toStdString();
     EXPECT_EQ(quilt::find(block().pieces, named("top"))->name, "top") << "what was done meanwhile is kept";
     session().undo();
@@ -344,13 +344,13 @@ TEST_F(Lay, AMendingGoesOnWhereItBeganWhateverIsLookedAt) {
     const auto id = session().blockId();
     find<QAction>("stack.number").trigger();
     choose("Windlass");
-    EXPECT_SOON(!room().mending.isBusy(), 10'000);
+    EXPECT_SOON(!room().mending.isBusy());
     EXPECT_NE(session().blockId(), id);
     choose("Narrowboat");
     session().choosePieces({named("roof"), block().pieces[0].id}, named("roof"));
     find<QAction>("stack.over").trigger();
     choose("Windlass");
-    EXPECT_SOON(!room().mending.isBusy(), 10'000);
+    EXPECT_SOON(!room().mending.isBusy());
 }
 
 TEST_F(Lay, AMendingOfABlockThatIsGoneChangesNothing) {
@@ -359,7 +359,7 @@ TEST_F(Lay, AMendingOfABlockThatIsGoneChangesNothing) {
     ASSERT_TRUE(room().mending.isBusy());
     find<QAction>("edit.removeBlock").trigger();
     const auto removed = session().quilt();
-    EXPECT_SOON(!room().mending.isBusy(), 10'000);
+    EXPECT_SOON(!room().mending.isBusy());
     EXPECT_TRUE(session().quilt() == removed);
     EXPECT_TRUE(said().contains("is gone")) << said().toStdString();
 }
@@ -371,7 +371,7 @@ TEST_F(Lay, AMendingIsStopped) {
     room().mending.errand().stop();
     EXPECT_FALSE(room().mending.isBusy());
     EXPECT_TRUE(said().contains("nothing has been changed"));
-    EXPECT_SOON(!app::jobs::anyAtWork(), 20'000); // whatever it was doing
+    EXPECT_SOON(!app::jobs::anyAtWork()); // whatever it was doing
     EXPECT_TRUE(session().quilt() == before);
 }
 
@@ -385,17 +385,17 @@ TEST_F(Lay, HundredsOfFindingsAreShownAFewAtATime) {
     for (auto& piece : quilt.blocks[0].pieces)
         piece.runsOff = false;
     session().startNew(quilt);
-    EXPECT_SOON(!room().checker.isBusy() && !room().checker.rows().empty(), 5000);
+    EXPECT_SOON(!room().checker.isBusy() && !room().checker.rows().empty());
     EXPECT_GE(room().checker.rows()[0].count(), 45U);
     const auto shown = [&] { return window().findChildren<QPushButton*>("check.show").size(); };
     const auto rows = room().checker.rows().size();
-    EXPECT_SOON(shown() == static_cast<qsizetype>(rows), 2000) << "one for each row";
+    EXPECT_SOON(shown() == static_cast<qsizetype>(rows)) << "one for each row";
     click("check.each");
-    EXPECT_SOON(shown() == static_cast<qsizetype>(rows) + 20, 2000);
+    EXPECT_SOON(shown() == static_cast<qsizetype>(rows) + 20);
     click("checks.more");
-    EXPECT_SOON(shown() == static_cast<qsizetype>(rows) + 40, 2000);
+    EXPECT_SOON(shown() == static_cast<qsizetype>(rows) + 40);
     click("check.each");
-    EXPECT_SOON(shown() == static_cast<qsizetype>(rows), 2000);
+    EXPECT_SOON(shown() == static_cast<qsizetype>(rows));
 }
 
 } // namespace

@@ -171,7 +171,7 @@ TEST_F(Underlaps, AnAbsurdAmountIsSaid) {
 }
 
 TEST_F(Underlaps, TheWindowDoesAsItSays) {
-    EXPECT_SOON(!m_dialog->isLooking(), 5000);
+    EXPECT_SOON(!m_dialog->isLooking());
     const auto tucked = mend::tuckedUnder(m_quilt, m_quilt.blocks[0].id, m_dialog->answer());
     ASSERT_TRUE(tucked);
     const auto wide = boundsOf(quilt::placed(tucked->blocks[0].pieces[0])).width();
@@ -189,7 +189,7 @@ protected:
         m_dialog->show();
     }
     bool says(const QString& words) {
-        return QTest::qWaitFor([&] { return text("fabric.says").contains(words); }, 5000);
+        return QTest::qWaitFor([&] { return text("fabric.says").contains(words); }, test::patience);
     }
 };
 
@@ -220,7 +220,7 @@ protected:
     }
     void act(const char* action) {
         find<QAction>(action).trigger();
-        EXPECT_SOON(!room().mending.isBusy(), 5000);
+        EXPECT_SOON(!room().mending.isBusy());
     }
 };
 

@@ -36,7 +36,7 @@ TEST_F(Path, NarrowboatFromDrawingToStitched) {
     click("now"); // an empty quilt asks for its first block
     m_asker.files = {drawing("narrowboat.svg")};
     click("now"); // an empty block asks for its drawing
-    EXPECT_SOON(block().pieces.size() == 22, 5000);
+    EXPECT_SOON(block().pieces.size() == 22);
     EXPECT_EQ(session().view(), View::draw);
     EXPECT_TRUE(said().contains("22 pieces imported")) << said().toStdString();
     layOut();
@@ -216,7 +216,7 @@ TEST_F(Path, LayingOutCanBeStoppedAndKeepsTheBest) {
     importInto("narrowboat.svg", 22);
     room().layout.start({600, 0, 1});
     climb(View::trace);
-    EXPECT_SOON(find<QPushButton>("trace.layout").text().startsWith("Stop  "), 3000);
+    EXPECT_SOON(find<QPushButton>("trace.layout").text().startsWith("Stop  "));
     EXPECT_EQ(find<QPushButton>("now").text(), "Stop");
     click("trace.layout");
     awaitLayout();
@@ -231,7 +231,7 @@ TEST_F(Path, APieceLargerThanTheWebIsNamed) {
     session().apply(quilt, "narrow web");
     layOut();
     EXPECT_EQ(block().layout->unplaced.size(), 2U); // roundel and inner disc
-    EXPECT_SOON(!room().checker.isBusy(), 5000);
+    EXPECT_SOON(!room().checker.isBusy());
     const auto& rows = room().checker.rows();
     ASSERT_FALSE(rows.empty());
     EXPECT_EQ(rows[0].worst().kind, check::Kind::larger);
@@ -244,12 +244,12 @@ TEST_F(Path, SheetsAreWrittenFromTheWindow) {
     const auto pdf = m_dir.file("t.pdf");
     m_asker.files = {QString::fromStdString(pdf)};
     click("trace.pages");
-    EXPECT_SOON(said().contains("Written"), 10'000);
+    EXPECT_SOON(said().contains("Written"));
     EXPECT_TRUE(readAll(pdf).starts_with("%PDF"));
     climb(View::lay);
     m_asker.files = {"/no/such/folder/p.pdf"};
     click("lay.sheet");
-    EXPECT_SOON(said().startsWith("✖"), 10'000);
+    EXPECT_SOON(said().startsWith("✖"));
 }
 
 } // namespace

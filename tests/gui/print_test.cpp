@@ -150,7 +150,7 @@ protected:
         await(*out);
         return out;
     }
-    static void await(const app::PrintDialog& dialog) { EXPECT_SOON(!dialog.isBusy(), 20'000); }
+    static void await(const app::PrintDialog& dialog) { EXPECT_SOON(!dialog.isBusy()); }
     static void choose(QWidget& in, const char* box, const QString& text) {
         in.findChild<QComboBox*>(box)->setCurrentText(text);
     }
@@ -308,7 +308,7 @@ protected:
         };
         climb(View::trace);
         click("light.open");
-        EXPECT_SOON(out != nullptr, 5000);
+        EXPECT_SOON(out != nullptr);
         out->show();
         (void)QTest::qWaitForWindowExposed(out.get());
         return out;
@@ -404,7 +404,7 @@ TEST_F(Printing, PrintersFoundLaterJoinTheListAndTheChoiceStays) {
     key(Qt::Key_P, Qt::ControlModifier);
     print->show();
     auto& printers = *print->findChild<QComboBox*>("print.printer");
-    EXPECT_SOON(printers.findText("The one upstairs") >= 0, 5000);
+    EXPECT_SOON(printers.findText("The one upstairs") >= 0);
     EXPECT_EQ(printers.currentText(), "A PDF file");
     await(*print);
     choose(*print, "print.printer", "The one upstairs");
@@ -422,7 +422,7 @@ TEST_F(Printing, APdfIsWrittenWhereItIsAskedFor) {
     m_asker.files = {QString::fromStdString(file)};
     QTest::mouseClick(print->findChild<QPushButton*>("print.go"), Qt::LeftButton);
     EXPECT_FALSE(print->isVisible()) << "done";
-    EXPECT_SOON(said().contains("Written"), 5000);
+    EXPECT_SOON(said().contains("Written"));
     EXPECT_NEAR(squareOn(Rendered(m_dir, file)), 25.4, 0.1);
 }
 
@@ -448,7 +448,7 @@ TEST_F(LightBoxTest, AnEmptyBlockIsOneSentence) {
     m_asker.texts = {"Empty", "9 in"};
     room().commands.newBlock();
     key(Qt::Key_L, Qt::ControlModifier | Qt::ShiftModifier);
-    EXPECT_SOON(said().startsWith("✖"), 5000);
+    EXPECT_SOON(said().startsWith("✖"));
 }
 
 } // namespace

@@ -18,7 +18,7 @@ protected:
     void resize(int width, int height) {
         window().show();
         window().resize(width, height);
-        EXPECT_SOON(window().size() == QSize(width, height), 1000);
+        EXPECT_SOON(window().size() == QSize(width, height));
     }
     [[nodiscard]] bool shows(const char* part) { return find<QWidget>(part).isVisible(); }
 };
@@ -34,7 +34,7 @@ TEST_F(Screens, RailPlanAndSectionGiveWayToTheMat) {
     EXPECT_TRUE(shows("section"));
     resize(960, 500); // 1920 × 1080 at 200 %, less a panel
     EXPECT_FALSE(shows("section"));
-    EXPECT_SOON(window().mat().height() >= before / 2, 1000);
+    EXPECT_SOON(window().mat().height() >= before / 2);
     resize(1280, 800);
     EXPECT_TRUE(shows("rail") && shows("rows") && shows("section"));
 }

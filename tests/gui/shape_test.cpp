@@ -209,7 +209,8 @@ TEST_F(Shapes, TheLostPieceIsRankedByWhatItMeasures) {
     EXPECT_EQ(in<QListWidget>(dialog, "which.list").count(), 2);
     type(in<QLineEdit>(dialog, "which.width"), "3");
     type(in<QLineEdit>(dialog, "which.height"), "2");
-    EXPECT_TRUE(QTest::qWaitFor([&] { return dialog.answer().piece == block().pieces[1].id; }));
+    EXPECT_TRUE(
+        QTest::qWaitFor([&] { return dialog.answer().piece == block().pieces[1].id; }, test::patience));
     EXPECT_TRUE(in<QListWidget>(dialog, "which.list").item(0)->text().contains("fits"));
     EXPECT_GE(in<app::TruePicture>(dialog, "which.picture").reduction(), 1);
     type(in<QLineEdit>(dialog, "which.height"), "x");
@@ -224,7 +225,7 @@ TEST_F(Shapes, TheTurningGoesThroughItsFourParts) {
     EXPECT_EQ(app::stageAt(0.3), app::TurnStage::ontoCloth);
     EXPECT_EQ(app::stageAt(0.5), app::TurnStage::cut);
     EXPECT_EQ(app::stageAt(1), app::TurnStage::toFront);
-    EXPECT_SOON(dialog.progress() > 0.02, 3000); // it plays by itself
+    EXPECT_SOON(dialog.progress() > 0.02); // it plays by itself
     dialog.setProgress(1);
     EXPECT_EQ(in<QSlider>(dialog, "turn.slider").value(), in<QSlider>(dialog, "turn.slider").maximum());
 }

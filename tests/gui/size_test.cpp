@@ -53,7 +53,8 @@ protected:
         return find<QTableView>("size.table").model()->index(row, column).data().toString();
     }
     bool says(const QString& words) {
-        return QTest::qWaitFor([&] { return find<QLabel>("size.verdict").text().contains(words); }, 3000);
+        return QTest::qWaitFor([&] { return find<QLabel>("size.verdict").text().contains(words); },
+                               test::patience);
     }
     std::unique_ptr<SizeDialog> m_dialog;
 };
@@ -128,7 +129,7 @@ TEST_F(SizesInTheWindow, TheAnswerScalesTheBlockAndUndoBringsItBack) {
     openSample();
     session().goTo(app::View::draw);
     const auto before = session().quilt();
-    ASSERT_TRUE(QTest::qWaitFor([&] { return session().derived().judgement() != nullptr; }, 5000));
+    ASSERT_TRUE(QTest::qWaitFor([&] { return session().derived().judgement() != nullptr; }, test::patience));
     m_asker.sizeAnswer =
         app::SizeAnswer{true, 0.5, {quilt::StitchKind::zigzag, measure::Length::ofInches(1, 8)}};
     QTest::mouseClick(&find<QPushButton>("draw.sizes"), Qt::LeftButton);
@@ -143,7 +144,7 @@ TEST_F(SizesInTheWindow, TheAnswerScalesThePieceAlone) {
     session().goTo(app::View::draw);
     for (const auto& one : session().quilt().blocks)
         if (one.pieces[0].work.step < quilt::Step::laid) session().chooseBlock(one.id);
-    ASSERT_TRUE(QTest::qWaitFor([&] { return session().derived().judgement() != nullptr; }, 5000));
+    ASSERT_TRUE(QTest::qWaitFor([&] { return session().derived().judgement() != nullptr; }, test::patience));
     session().choosePiece(block().pieces[1].id);
     const auto before = boundsOf(*block().pieces[1].outline), other = boundsOf(*block().pieces[0].outline);
     m_asker.sizeAnswer = app::SizeAnswer{false, 2, block().edge};

@@ -27,7 +27,7 @@ protected:
         window().findChild<QAction*>(action)->trigger();
         awaitMending();
     }
-    void awaitMending() { EXPECT_SOON(!room().mending.isBusy(), 5000); }
+    void awaitMending() { EXPECT_SOON(!room().mending.isBusy()); }
     /// Takes hold of a piece's first tread and lets it go on another one's.
     void dragTread(const std::string& held, const std::string& onto) {
         const auto from = strip().treadsOf(named(held)), to = strip().treadsOf(named(onto));
@@ -107,7 +107,7 @@ TEST_F(StackHand, TheNextPieceIsPlacedInNumbers) {
 
 TEST_F(StackHand, AFindingIsShownAndPutRight) {
     choose("Narrowboat", View::lay);
-    EXPECT_SOON(!room().checker.isBusy(), 5000);
+    EXPECT_SOON(!room().checker.isBusy());
     QAbstractButton* tuck = nullptr;
     for (auto* button : window().findChildren<QAbstractButton*>("check.fix"))
         if (button->text() == "Tuck it under") tuck = button;
@@ -117,14 +117,14 @@ TEST_F(StackHand, AFindingIsShownAndPutRight) {
     awaitMending();
     const auto after = boundsOf(quilt::placed(*quilt::find(block().pieces, named("cabin"))));
     EXPECT_LT(after.top, before.top - 2);
-    EXPECT_SOON(!room().checker.isBusy(), 5000);
+    EXPECT_SOON(!room().checker.isBusy());
     for (const auto& row : room().checker.rows())
         EXPECT_NE(row.worst().kind, check::Kind::reachesTooShort);
 }
 
 TEST_F(StackHand, ShowPointsAtThePlace) {
     choose("Narrowboat", View::lay);
-    EXPECT_SOON(!room().checker.isBusy(), 5000);
+    EXPECT_SOON(!room().checker.isBusy());
     for (const auto& row : room().checker.rows())
         if (row.worst().kind == check::Kind::shinesThrough)
             session().pointAt(row.worst().piece, {row.where(), row.spots()});
@@ -136,19 +136,19 @@ TEST_F(StackHand, ShowPointsAtThePlace) {
 
 TEST_F(StackHand, ADoubtIsLeftAndAskedAboutAgain) {
     choose("Narrowboat", View::lay);
-    EXPECT_SOON(!room().checker.isBusy(), 5000);
+    EXPECT_SOON(!room().checker.isBusy());
     const auto rows = room().checker.rows().size();
     const auto left = room().checker.left();
     click("check.leave");
     awaitMending();
-    EXPECT_SOON(!room().checker.isBusy() && room().checker.rows().size() == rows - 1, 5000);
+    EXPECT_SOON(!room().checker.isBusy() && room().checker.rows().size() == rows - 1);
     EXPECT_GT(room().checker.left(), left);
     session().undo();
-    EXPECT_SOON(!room().checker.isBusy() && room().checker.rows().size() == rows, 5000);
+    EXPECT_SOON(!room().checker.isBusy() && room().checker.rows().size() == rows);
     session().redo();
-    EXPECT_SOON(!room().checker.isBusy() && room().checker.left() > left, 5000);
+    EXPECT_SOON(!room().checker.isBusy() && room().checker.left() > left);
     click("check.again");
-    EXPECT_SOON(!room().checker.isBusy() && room().checker.left() == 0, 5000);
+    EXPECT_SOON(!room().checker.isBusy() && room().checker.left() == 0);
     EXPECT_GE(room().checker.rows().size(), rows);
 }
 

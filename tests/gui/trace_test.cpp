@@ -35,7 +35,7 @@ protected:
         if (room().layout.isRunning()) click("trace.layout");
         awaitLayout();
     }
-    void compare() { EXPECT_SOON(!room().layout.isRunning() && !room().layout.isComparing(), 60'000); }
+    void compare() { EXPECT_SOON(!room().layout.isRunning() && !room().layout.isComparing()); }
     [[nodiscard]] const quilt::Layout& layout() { return *block().layout; }
     [[nodiscard]] const quilt::Traced& traced(PieceId piece) {
         const auto& all = layout().traced;
@@ -83,7 +83,7 @@ TEST_F(Trace, ComparesTheWaysAndOneClickTakesOne) {
         return all;
     };
     const auto shown = static_cast<int>(room().layout.ways().size());
-    EXPECT_SOON(cards().size() == shown, 5000);
+    EXPECT_SOON(cards().size() == shown);
     EXPECT_GE(shown, 3);
     const auto before = layout();
     for (auto* card : cards())
@@ -272,7 +272,7 @@ TEST_F(Trace, PutsAwayWhatIsLeftAndLaysTheNextBlockOnIt) {
     m_asker.files = {drawing("bulrushes.svg")};
     climb(View::draw);
     click("now");
-    EXPECT_SOON(block().pieces.size() == 16, 5000);
+    EXPECT_SOON(block().pieces.size() == 16);
     climb(View::trace);
     layOutQuickly();
     EXPECT_TRUE(std::any_of(layout().sheets.begin(), layout().sheets.end(),

@@ -135,8 +135,7 @@ TEST_F(Views, NothingIsCutOffAt1280By800) {
         session().chooseBlock(candidate.id);
         for (const View view : every<View>()) {
             session().goTo(view);
-            EXPECT_SOON(!room().checker.isBusy(),
-                        10'000); // findings come aside and are laid out after that
+            EXPECT_SOON(!room().checker.isBusy()); // findings come aside and are laid out after that
             for (int i = 0; i < 3; ++i)
                 QCoreApplication::processEvents();
             EXPECT_EQ(window().size(), QSize(1280, 800))
@@ -171,7 +170,7 @@ TEST_F(Views, WhatAPieceCoversIsKeptWhileOnlyTheWorkGoesOn) {
 }
 
 TEST_F(Views, ChecksWaitUntilChangesPause) {
-    EXPECT_SOON(!room().checker.isBusy(), 10'000);
+    EXPECT_SOON(!room().checker.isBusy());
     int checked = 0;
     QObject::connect(&room().checker, &app::Checker::checked, [&] { ++checked; });
     climb(app::View::lay);
@@ -179,7 +178,7 @@ TEST_F(Views, ChecksWaitUntilChangesPause) {
     for (int i = 0; i < 10; ++i)
         key(i % 2 ? Qt::Key_Right : Qt::Key_Left);
     EXPECT_TRUE(room().checker.isBusy());
-    EXPECT_SOON(!room().checker.isBusy(), 10'000);
+    EXPECT_SOON(!room().checker.isBusy());
     EXPECT_EQ(checked, 1);
 }
 

@@ -124,7 +124,7 @@ TEST_P(LanguageAt, EveryViewIsTranslatedAndNothingIsCutOff) {
         session().chooseBlock(session().quilt().blocks[i].id);
         for (const auto view : every<View>()) {
             session().goTo(view);
-            EXPECT_SOON(!room().checker.isBusy(), 20'000);
+            EXPECT_SOON(!room().checker.isBusy());
             for (const bool chosen : {false, true}) {
                 const auto* owner = session().block();
                 session().choosePiece(chosen && !owner->pieces.empty() ? owner->pieces.front().id
@@ -149,7 +149,7 @@ TEST_P(DialogLanguage, IsTranslatedAndNothingIsCutOff) {
     const auto form = dialogNamed(GetParam(), Names::numbers);
     form->show();
     EXPECT_TRUE(QTest::qWaitForWindowExposed(form.get()));
-    EXPECT_SOON(!form->acceptButton() || form->acceptButton()->isEnabled(), 5000);
+    EXPECT_SOON(!form->acceptButton() || form->acceptButton()->isEnabled());
     walk(*form, GetParam());
 }
 

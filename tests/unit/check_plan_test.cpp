@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/edit/saying.hpp"
 #include "core/plan/check/check_plan.hpp"
 
 #include "core/check/rows.hpp"
@@ -42,7 +43,8 @@ TEST(CheckQuilt, FlagsWhatReachesIntoTheSeamAllowance) {
     EXPECT_EQ(finding->fixes,
               (std::vector{check::Fix::moveInside, check::Fix::markRunsOff, check::Fix::leaveSo}));
     EXPECT_NE(words::sentence(quilt, *finding).find("1 top"), std::string::npos);
-    quilt = must(edit::setRunsOff(quilt, quilt.blocks[0].id, quilt.blocks[0].pieces[0].id, true));
+    quilt = must(
+        edit::set(quilt, quilt.blocks[0].id, {quilt.blocks[0].pieces[0].id}, &quilt::Piece::runsOff, true));
     EXPECT_FALSE(found(findings(quilt), Kind::outsideFinished)) << "on purpose";
 }
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/base/lab.hpp"
+#include "core/edit/saying.hpp"
 #include "core/edit/shapes.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/mend/mend.hpp"
@@ -345,7 +346,7 @@ TEST(SeamLine, AnEdgeInItIsToldAndCarriedOn) {
 
 TEST(Locked, PiecesStayWhereTheyAre) {
     auto quilt = quiltOf({{"a", bar(20, 20, 60, 60)}});
-    quilt = must(edit::setLocked(quilt, blockOf(quilt).id, {pieceId(quilt, 0)}, true));
+    quilt = must(edit::set(quilt, blockOf(quilt).id, {pieceId(quilt, 0)}, &quilt::Piece::locked, true));
     const auto moved =
         edit::movePiece(quilt, blockOf(quilt).id, pieceId(quilt, 0), Length::ofMm(1), Length());
     ASSERT_FALSE(moved);

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Where pieces lie: lined up, spaced, turned together; measures that fix a place; counting.
+#include "core/edit/saying.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/plan/lay/alignment.hpp"
 #include "core/plan/lay/dry_lay.hpp"
@@ -112,7 +113,7 @@ TEST(SpacedEvenly, TwoHaveNothingBetweenThem) {
 
 TEST(LiningUp, ALockedPieceSaysSo) {
     auto quilt = quiltOf({{"a", square(10, 10, 40)}, {"b", square(90, 60, 40)}});
-    quilt = must(edit::setLocked(quilt, blockOf(quilt).id, {all(quilt)[0]}, true));
+    quilt = must(edit::set(quilt, blockOf(quilt).id, {all(quilt)[0]}, &quilt::Piece::locked, true));
     const auto moves =
         linedUp(blockOf(quilt), planBlock(blockOf(quilt)), all(quilt), all(quilt)[1], Line::tops);
     const auto after = edit::movePieces(quilt, blockOf(quilt).id, moves);

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Layouts by the trade's schools, on off-cuts, round what is fixed, with stripes.
+#include "core/edit/saying.hpp"
 #include "core/edit/tracing.hpp"
 #include "core/plan/trace/by_hand.hpp"
 #include "core/plan/trace/gather.hpp"
@@ -124,7 +125,7 @@ TEST(Schools, WindowsAreTheUsersToForbid) {
     auto quilt = nested();
     const auto pieces = block(quilt).pieces; // the quilt they are in goes away
     for (const auto& piece : pieces)
-        quilt = must(edit::setMayHaveWindow(quilt, block(quilt).id, piece.id, false));
+        quilt = must(edit::set(quilt, block(quilt).id, {piece.id}, &quilt::Piece::mayHaveWindow, false));
     for (const auto school : schoolsFor(quilt, block(quilt)))
         EXPECT_NE(school, School::windowed);
     const auto laid = laidOut(quilt, School::windowed);
