@@ -113,7 +113,7 @@ void Mat::paintEvent(QPaintEvent*) {
         painter.setFont(sized(painter, 20, true));
         painter.setPen(Qt::white);
         painter.drawText(rect().adjusted(40, 40, -40, -40), Qt::AlignCenter | Qt::TextWordWrap,
-                         QString::fromStdString(m_scene.empty));
+                         q(m_scene.empty));
         return;
     }
     for (std::size_t i = 0; i < m_cells.size(); ++i)
@@ -154,8 +154,7 @@ void Mat::paintWords(QPainter& painter, const Panel& panel, const Cell& cell) co
     painter.setPen(Qt::white);
     painter.setFont(sized(painter, 15, true));
     const auto shortened = [&](const std::string& text) {
-        return painter.fontMetrics().elidedText(QString::fromStdString(text), Qt::ElideRight,
-                                                static_cast<int>(words.width()));
+        return painter.fontMetrics().elidedText(q(text), Qt::ElideRight, static_cast<int>(words.width()));
     };
     const char* arrow = m_scene.badges != Badges::arrows || panel.side == Side::plain ? ""
                         : panel.side == Side::front                                   ? "▶ "
@@ -178,7 +177,7 @@ void Mat::paintWords(QPainter& painter, const Panel& panel, const Cell& cell) co
     }
     painter.setFont(sized(painter, 14, false));
     painter.drawText(QRectF(words.left(), y, words.width(), belowHeight - 4),
-                     Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap, QString::fromStdString(panel.below));
+                     Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap, q(panel.below));
 }
 
 void Mat::paintBadge(QPainter& painter, Side side, QPointF topLeft) const {

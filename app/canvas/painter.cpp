@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/canvas/painter.hpp"
 
+#include "app/look/text.hpp"
+
 #include "app/canvas/stroking.hpp"
 #include "app/look/look.hpp"
 
@@ -61,7 +63,7 @@ void paintShape(QPainter& painter, const sheet::Shape& shape, const QTransform& 
 void paintWords(QPainter& painter, const sheet::Words& words, const QTransform& map) {
     painter.setFont(fontOf(painter, words.height * scaleOf(map), words.bold));
     painter.setPen(look::q(words.colour));
-    const auto text = QString::fromStdString(words.text);
+    const auto text = q(words.text);
     const double width = painter.fontMetrics().horizontalAdvance(text);
     QPointF at = map.map(qt(words.at));
     if (words.align == sheet::Align::centre) at.rx() -= width / 2;
@@ -139,7 +141,7 @@ QPixmap flagPicture(const sheet::Flag& flag, double scale, const QPainter& paint
     *corner = box.topLeft();
     const double dots = painter.device()->devicePixelRatioF();
     const auto key = QString("flag %1 %2 %3 %4 %5")
-                         .arg(QString::fromStdString(flag.label), look::q(flag.colour).name())
+                         .arg(q(flag.label), look::q(flag.colour).name())
                          .arg(cloth.height())
                          .arg(flag.pointsLeft)
                          .arg(dots);
@@ -155,7 +157,7 @@ QPixmap flagPicture(const sheet::Flag& flag, double scale, const QPainter& paint
     inner.setBrush(look::q(flag.colour));
     inner.setPen(QPen(look::q(look::inkOn(flag.colour)), 1.2));
     inner.drawPolygon(outline);
-    inner.drawText(cloth, Qt::AlignCenter, QString::fromStdString(flag.label));
+    inner.drawText(cloth, Qt::AlignCenter, q(flag.label));
     QPixmapCache::insert(key, out);
     return out;
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/block_commands.hpp"
+
 #include "app/look/text.hpp"
 
 namespace up::app {

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/commands.hpp"
-#include "app/look/text.hpp"
 
 #include "app/commands/answered.hpp"
 #include "app/look/look.hpp"
+#include "app/look/text.hpp"
 #include "core/edit/naming.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/measure/say.hpp"
@@ -166,7 +166,7 @@ void Commands::renameBlock() {
     const auto id = block->id;
     answered(
         m_session, tr("rename block"),
-        m_asker.text(tr("Rename block"), tr("What is it called?"), QString::fromStdString(block->name)),
+        m_asker.text(tr("Rename block"), tr("What is it called?"), q(block->name)),
         [](const Quilt& quilt, const QString& name, BlockId of) {
             return edit::renameBlock(quilt, of, name.toStdString());
         },
@@ -187,8 +187,7 @@ void Commands::removePiece() {
 void Commands::renameQuilt() {
     answered(
         m_session, tr("rename quilt"),
-        m_asker.text(tr("Rename quilt"), tr("What is it called?"),
-                     QString::fromStdString(m_session.quilt().name)),
+        m_asker.text(tr("Rename quilt"), tr("What is it called?"), q(m_session.quilt().name)),
         [](const Quilt& quilt, const QString& name) { return edit::renameQuilt(quilt, name.toStdString()); });
 }
 

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/files.hpp"
-#include "app/look/text.hpp"
 
+#include "app/look/text.hpp"
 #include "core/store/quilt_file.hpp"
 #include "core/store/recovery.hpp"
 
@@ -71,13 +71,14 @@ void Files::openFile(const QString& path) {
     if (lock && m_session.open(path, std::move(*lock))) remember(path);
 }
 
-void Files::openCopy(const QString& path) {
-    if (!mayLeave()) return;
+bool Files::openCopy(const QString& path) {
+    if (!mayLeave()) return false;
     auto quilt = store::loadQuilt(path.toStdString());
     if (quilt)
         m_session.startNew(std::move(*quilt));
     else
         m_session.complain(quilt.error());
+    return quilt.has_value();
 }
 
 bool Files::save() {
@@ -92,8 +93,8 @@ bool Files::save() {
 }
 
 bool Files::saveAs() {
-    const auto path = m_asker.fileToSave(tr("Save the quilt"), quiltFiles(),
-                                         QString::fromStdString(m_session.quilt().name) + ".upstairs");
+    const auto path =
+        m_asker.fileToSave(tr("Save the quilt"), quiltFiles(), q(m_session.quilt().name) + ".upstairs");
     return !path.isEmpty() && saveUnder(path);
 }
 
@@ -171,7 +172,7 @@ void Files::lookAtDisk() {
 
 bool Files::mayLeave() {
     if (!m_session.isDirty()) return true;
-    switch (m_asker.saveChanges(QString::fromStdString(m_session.quilt().name))) {
+    switch (m_asker.saveChanges(q(m_session.quilt().name))) {
     case SaveAnswer::save: return save();
     case SaveAnswer::discard: return true;
     case SaveAnswer::cancel: return false;
@@ -198,7 +199,7 @@ void Files::offerRecovery() {
     for (const auto& damaged : left.damaged)
         m_session.complain(tr("A copy of unsaved work cannot be read. It is kept as %1.").arg(q(damaged)));
     for (auto& work : left.works) {
-        const auto name = QString::fromStdString(work.quilt.name);
+        const auto name = q(work.quilt.name);
         const auto answer = m_asker.decide(
             tr("Unsaved work was found"),
             tr("The program ended before “%1” was saved. A copy of the work is here.").arg(name),

@@ -21,8 +21,9 @@ public:
     void open();
     /// Asks what to do when another window has it.
     void openFile(const QString& path);
-    /// A fresh copy of the quilt in `path`, not saved yet.
-    void openCopy(const QString& path);
+    /// A fresh copy of the quilt in `path`, not saved yet. False when the user stays with what is open, or it
+    /// cannot be read, which has been said.
+    bool openCopy(const QString& path);
     /// What others wrote there meanwhile is never lost: asks first.
     bool save();
     bool saveAs();

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/import_commands.hpp"
-#include "app/look/text.hpp"
 
+#include "app/look/text.hpp"
 #include "core/edit/naming.hpp"
 #include "core/measure/say.hpp"
 #include "core/mend/mend.hpp"
@@ -128,7 +128,7 @@ void ImportCommands::finish(edit::Edited quilt, const quilt::Drawing& drawing) {
     QString told = q(words::said(N2_("{0} piece imported.", "{0} pieces imported."), drawing.shapes.size()));
     QStringList notes;
     for (const auto& warning : drawing.warnings)
-        notes << QString::fromStdString(words::sentence(warning));
+        notes << q(words::sentence(warning));
     if (!notes.isEmpty()) told += " " + tr("Note: %1.").arg(notes.join("; "));
     m_session.tell(told);
 }

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/place_commands.hpp"
-#include "app/look/text.hpp"
 
+#include "app/look/text.hpp"
 #include "core/edit/saying.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/plan/lay/roll_call.hpp"

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/shape_commands.hpp"
-#include "app/look/text.hpp"
 
 #include "app/commands/answered.hpp"
+#include "app/look/text.hpp"
 
 #include "core/pattern/pattern.hpp"
 #include "core/shape/joining.hpp"
@@ -77,7 +77,7 @@ ShapeQuestion ShapeCommands::questionFor(const quilt::Block& block) const {
     out.cloth = colour(piece ? piece->fabric : FabricId{}, plainCloth);
     out.background = colour(block.background, Colour{0xFF, 0xFF, 0xFF});
     for (const auto& family : intake::families())
-        out.families << QString::fromStdString(family);
+        out.families << q(family);
     out.make = newShapes;
     return out;
 }

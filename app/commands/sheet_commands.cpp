@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/sheet_commands.hpp"
-#include "app/look/text.hpp"
 
+#include "app/look/text.hpp"
 #include "app/look/true_size.hpp"
 #include "app/session/aside.hpp"
 #include "core/store/file.hpp"
@@ -39,7 +39,7 @@ void SheetCommands::write(const QString& title, const QString& kinds, const QStr
     const auto* block = wanted();
     if (!block) return;
     const auto copy = *block;
-    const auto path = m_asker.fileToSave(title, kinds, QString::fromStdString(copy.name) + ending);
+    const auto path = m_asker.fileToSave(title, kinds, q(copy.name) + ending);
     if (path.isEmpty()) return;
     const auto work = [quilt = m_session.quilt(), copy, make = std::move(make),
                        file = path.toStdString()]() -> Result<void> {
@@ -68,38 +68,52 @@ PrintKind kindOf(const Session& session, const QString& name, const QString& adv
             }};
 }
 
+using Sheets = SheetCommands::Sheets;
+
+PrintKind kindOf(const Session& session, Sheets sheets) {
+    switch (sheets) {
+    case Sheets::tracing:
+        return kindOf(
+            session, tr("Tracing pages"),
+            tr("Reversed, for the smooth side of the web. Print at 100 %, tape pages that join cross on "
+               "cross, lay the web over them and trace."),
+            output::tracingPages);
+    case Sheets::placement:
+        return kindOf(
+            session, tr("Placement sheet"),
+            tr("From the front, not reversed: to lay under the background or beside it. Print at 100 %."),
+            output::placementPages);
+    case Sheets::mirrored:
+        return kindOf(
+            session, tr("Placement sheet, mirrored"),
+            tr("For tracing at a window from the back: tape it to the glass behind the background. Print at "
+               "100 %."),
+            output::mirroredPlacementPages);
+    case Sheets::onWeb: break;
+    }
+    auto out =
+        kindOf(session, tr("Onto sheets of web"),
+               tr("Straight onto the smooth side of the web's own sheets. Only where the web's leaflet "
+                  "allows it, and never in a printer that heats its paper: the glue melts. Try one "
+                  "sheet of plain paper first."),
+               output::webPages);
+    out.ownSize = true;
+    return out;
+}
+
 } // namespace
 
 void SheetCommands::print(Sheets first) {
     const auto* block = wanted();
     if (!block) return;
     PrintQuestion question;
-    question.block = QString::fromStdString(block->name);
-    question.kinds = {
-        kindOf(m_session, tr("Tracing pages"),
-               tr("Reversed, for the smooth side of the web. Print at 100 %, tape pages that join cross on "
-                  "cross, lay the web over them and trace."),
-               output::tracingPages),
-        kindOf(m_session, tr("Placement sheet"),
-               tr("From the front, not reversed: to lay under the background or beside it. Print at 100 %."),
-               output::placementPages),
-        kindOf(
-            m_session, tr("Placement sheet, mirrored"),
-            tr("For tracing at a window from the back: tape it to the glass behind the background. Print at "
-               "100 %."),
-            output::mirroredPlacementPages),
-        kindOf(m_session, tr("Onto sheets of web"),
-               tr("Straight onto the smooth side of the web's own sheets. Only where the web's leaflet "
-                  "allows it, "
-                  "and never in a printer that heats its paper: the glue melts. Try one sheet of plain paper "
-                  "first."),
-               output::webPages)};
-    question.kinds.back().ownSize = true;
-    if (!block->layout) // nothing to trace yet
-        question.kinds = {question.kinds[static_cast<std::size_t>(Sheets::placement)],
-                          question.kinds[static_cast<std::size_t>(Sheets::mirrored)]};
-    else
-        question.first = static_cast<std::size_t>(first);
+    question.block = q(block->name);
+    for (const auto sheets : {Sheets::tracing, Sheets::placement, Sheets::mirrored, Sheets::onWeb}) {
+        if (!block->layout && (sheets == Sheets::tracing || sheets == Sheets::onWeb))
+            continue; // nothing to trace yet
+        if (sheets == first) question.first = question.kinds.size();
+        question.kinds.push_back(kindOf(m_session, sheets));
+    }
     question.printers = m_samplePrinters;
     question.more = systemPrinters;
     question.settings = m_settings;
@@ -148,7 +162,7 @@ QString SheetCommands::tickCut(const std::vector<PieceId>& pieces) {
         (may ? cut : others).push_back(id);
     }
     const auto named = [&](const std::vector<PieceId>& ids) {
-        return QString::fromStdString(words::numbersWords(*m_session.block(), ids, 9));
+        return q(words::numbersWords(*m_session.block(), ids, 9));
     };
     QString out;
     if (!others.empty()) out = tr("Not ticked, since not bonded yet or cut before: %1.").arg(named(others));
@@ -164,7 +178,7 @@ QString SheetCommands::tickCut(const std::vector<PieceId>& pieces) {
 /// "Heron mat 1.svg", "Heron mat 2.svg", … beside the file that was chosen.
 void SheetCommands::writeMats(CutFormat format, const std::vector<sheet::Page>& mats) {
     const QString ending = format == CutFormat::svg ? ".svg" : ".dxf";
-    const auto name = QString::fromStdString(m_session.block()->name);
+    const auto name = q(m_session.block()->name);
     auto path =
         m_asker.fileToSave(tr("Cut files"), format == CutFormat::svg ? tr("SVG (*.svg)") : tr("DXF (*.dxf)"),
                            tr("%1 mat").arg(name) + ending);

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/stack_commands.hpp"
-#include "app/look/text.hpp"
 
 #include "app/commands/answered.hpp"
+#include "app/look/text.hpp"
 
 #include "core/edit/stacking.hpp"
 #include "core/mend/mend.hpp"
@@ -176,7 +176,7 @@ void StackCommands::offerUnits() {
         return m_session.tell(tr("No pieces here could be fused together by themselves first."));
     QStringList choices;
     for (const auto& unit : found)
-        choices << QString::fromStdString(words::piecesWords(*block, unit));
+        choices << q(words::piecesWords(*block, unit));
     const auto chosen = m_asker.choice(
         tr("Units"), tr("These could be fused together on a pressing sheet first. Make one a unit?"),
         choices);

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/trace_commands.hpp"
-#include "app/look/text.hpp"
 
 #include "app/commands/answered.hpp"
+#include "app/look/text.hpp"
 
 #include "core/edit/saying.hpp"
 #include "core/edit/tracing.hpp"
@@ -116,8 +116,7 @@ void TraceCommands::askLeastOffCut() {
     const auto now = measure::say(m_session.quilt().leastOffCut, m_session.quilt().units);
     answered(m_session, tr("off-cuts worth keeping"),
              m_asker.text(tr("Off-cuts"),
-                          tr("Web left over is kept when a circle so wide fits on it.\nHow wide?"),
-                          QString::fromStdString(now)),
+                          tr("Web left over is kept when a circle so wide fits on it.\nHow wide?"), q(now)),
              [](const quilt::Quilt& quilt, const QString& said) {
                  return measure::readLength(said.trimmed().toStdString(), quilt.units)
                      .and_then([&](measure::Length width) { return edit::setLeastOffCut(quilt, width); });

@@ -22,8 +22,11 @@ void Workroom::useStandIns() {
 }
 
 void Workroom::openSample() {
-    useStandIns();
-    files.openCopy(m_around.sample);
+    const bool had = std::exchange(m_standIns, true); // there already when the menus look
+    if (files.openCopy(m_around.sample))
+        sheets.useStandIns();
+    else
+        m_standIns = had;
 }
 
 void Workroom::openFiles(const QStringList& paths) {

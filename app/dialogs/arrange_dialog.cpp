@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/arrange_dialog.hpp"
-#include "app/look/text.hpp"
 
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/pictures/arrange_picture.hpp"
 #include "words/sentences.hpp"
 
@@ -95,7 +95,7 @@ void ArrangeDialog::buildFields(QFormLayout& form) {
     const auto* block = quilt::find(m_question.quilt.blocks, m_question.block);
     for (std::size_t i = 0; i < block->pieces.size(); ++i)
         if (const auto& piece = block->pieces[i]; piece.id != m_question.piece)
-            m_other->addItem(QString::fromStdString(quilt::calledOf(*block, piece)), piece.id.value);
+            m_other->addItem(q(quilt::calledOf(*block, piece)), piece.id.value);
     watch({m_count, m_right, m_down, m_other});
 }
 

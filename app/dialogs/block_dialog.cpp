@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/block_dialog.hpp"
-#include "app/look/text.hpp"
 
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/pictures/layer_picture.hpp"
 #include "core/edit/edits.hpp"
 #include "core/edit/naming.hpp"
@@ -28,8 +28,7 @@ namespace {
 constexpr std::uint32_t later = 0, fresh = 0xFFFFFFFF; // in place of a fabric
 
 QString sizeText(measure::Length width, measure::Length height, measure::System units) {
-    return QString::fromStdString(width == height ? measure::say(width, units)
-                                                  : measure::saySize(width, height, units));
+    return q(width == height ? measure::say(width, units) : measure::saySize(width, height, units));
 }
 
 /// The square as it is cut, what will be seen of it, and the web beside it: all to one scale.
@@ -104,7 +103,7 @@ BlockDialog::BlockDialog(BlockQuestion question, QWidget* parent)
 
 void BlockDialog::buildFields(QFormLayout& form) {
     const auto& quilt = m_question.quilt;
-    m_name->setText(QString::fromStdString(m_question.name));
+    m_name->setText(q(m_question.name));
     const auto [width, height] = usualSize(quilt);
     m_size->setText(sizeText(width, height, quilt.units));
     for (auto* field : {m_name, m_size, m_clothName})
@@ -121,10 +120,10 @@ void BlockDialog::buildCloth(QFormLayout& form) {
     const auto& quilt = m_question.quilt;
     m_cloth->addItem(tr("chosen later"), later);
     for (const auto& fabric : quilt.fabrics)
-        m_cloth->addItem(swatchOf(fabric.colour), QString::fromStdString(fabric.name), fabric.id.value);
+        m_cloth->addItem(swatchOf(fabric.colour), q(fabric.name), fabric.id.value);
     m_cloth->addItem(tr("another cloth…"), fresh);
     for (const auto& web : quilt.webs)
-        m_web->addItem(QString::fromStdString(web.name), web.id.value);
+        m_web->addItem(q(web.name), web.id.value);
     if (!quilt.blocks.empty()) { // as the block before it
         m_cloth->setCurrentIndex(std::max(0, m_cloth->findData(quilt.blocks.back().background.value)));
         m_web->setCurrentIndex(std::max(0, m_web->findData(quilt.blocks.back().web.value)));

@@ -60,8 +60,7 @@ void EdgeDialog::follow(bool) {
     m_about->setText(m_picture->dotted().empty()
                          ? tr("The whole edge is a cut line.")
                          : tr("%1 of the edge are dotted.")
-                               .arg(QString::fromStdString(
-                                   measure::say(measure::Length::ofMm(mm), m_question.quilt.units))));
+                               .arg(q(measure::say(measure::Length::ofMm(mm), m_question.quilt.units))));
 }
 
 } // namespace up::app

@@ -71,7 +71,7 @@ FabricDialog::FabricDialog(FabricQuestion question, QWidget* parent)
       m_says(new QLabel(this)), m_picture(named(new LayerPicture(this), "fabric.picture")), m_newest(this) {
     buildFields();
     for (const auto& fabric : m_quilt.fabrics)
-        m_list->addItem(new QListWidgetItem(swatchOf(fabric.colour), QString::fromStdString(fabric.name)));
+        m_list->addItem(new QListWidgetItem(swatchOf(fabric.colour), q(fabric.name)));
     connect(m_list, &QListWidget::currentRowChanged, this, &FabricDialog::choose);
     watch({m_name, m_light});
     connect(m_colour, &QPushButton::clicked, this, &FabricDialog::pickColour);
@@ -121,7 +121,7 @@ void FabricDialog::choose(int row) {
     const auto* chosen = fabric();
     if (!chosen) return;
     const QSignalBlocker quiet(m_light), silent(m_name);
-    m_name->setText(QString::fromStdString(chosen->name));
+    m_name->setText(q(chosen->name));
     m_colour->setIcon(swatchOf(chosen->colour));
     const int light = static_cast<int>(std::lround((1 - chosen->opacity) * 100));
     m_light->setRange(0, std::max(60, light));

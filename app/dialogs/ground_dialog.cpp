@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/ground_dialog.hpp"
+#include "app/dialogs/choice.hpp"
 
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
@@ -29,6 +30,8 @@
 
 namespace up::app {
 namespace {
+
+enum class Sewn : std::uint8_t { whole, columns, rows };
 
 enum Column { stripColumn, stripCut, patchFabric, patchCut };
 
@@ -100,7 +103,7 @@ void GroundDialog::buildFields(QVBoxLayout& column) {
     auto* form = new QFormLayout;
     column.addLayout(form);
     for (const auto& fabric : m_quilt.fabrics)
-        m_fabric->addItem(swatchOf(fabric.colour), QString::fromStdString(fabric.name), fabric.id.value);
+        m_fabric->addItem(swatchOf(fabric.colour), q(fabric.name), fabric.id.value);
     m_fabric->setCurrentIndex(m_fabric->findData(m_block.background.value));
     m_fabric->setPlaceholderText(tr("Fabric…"));
     const auto& ground = m_block.ground;
@@ -109,8 +112,10 @@ void GroundDialog::buildFields(QVBoxLayout& column) {
     m_diagonals->setChecked(ground.creases.diagonals), m_printed->setChecked(ground.grain.has_value());
     m_grain->setRange(-180, 180), m_grain->setDecimals(0), m_grain->setSuffix("°");
     m_grain->setValue(ground.grain ? std::remainder(ground.grain->degrees(), 360) : 90);
-    m_sewn->addItems({tr("one piece of cloth"), tr("strips side by side"), tr("strips one above the other")});
-    m_sewn->setCurrentIndex(ground.strips.empty() ? 0 : ground.rows ? 2 : 1);
+    offer<Sewn>(*m_sewn, {{Sewn::whole, tr("one piece of cloth")},
+                          {Sewn::columns, tr("strips side by side")},
+                          {Sewn::rows, tr("strips one above the other")}});
+    choose(*m_sewn, ground.strips.empty() ? Sewn::whole : ground.rows ? Sewn::rows : Sewn::columns);
     form->addRow(tr("Fabric"), m_fabric);
     form->addRow(tr("Cut larger by"), m_larger);
     auto* creases = new QHBoxLayout;
@@ -163,7 +168,7 @@ QComboBox* GroundDialog::fabricBox(int row, FabricId chosen) {
     box->setAccessibleName(tr("Fabric of this patch"));
     box->setToolTip(tr("Which cloth this patch is cut from"));
     for (const auto& fabric : m_quilt.fabrics)
-        box->addItem(swatchOf(fabric.colour), QString::fromStdString(fabric.name), fabric.id.value);
+        box->addItem(swatchOf(fabric.colour), q(fabric.name), fabric.id.value);
     box->setCurrentIndex(box->findData(chosen.value));
     watch({box});
     return box;
@@ -239,11 +244,12 @@ Result<void> GroundDialog::read() {
 }
 
 /// From one piece of cloth two even strips to begin with; back again the strips are gone.
-void GroundDialog::sewFrom(int how) {
+void GroundDialog::sewFrom() {
     auto& ground = m_block.ground;
-    ground.rows = how == 2;
-    if (how == 0) ground.strips.clear();
-    if (how != 0 && ground.strips.empty()) {
+    const auto how = chosenIn<Sewn>(*m_sewn);
+    ground.rows = how == Sewn::rows;
+    if (how == Sewn::whole) ground.strips.clear();
+    if (how != Sewn::whole && ground.strips.empty()) {
         const auto other = std::find_if(m_quilt.fabrics.begin(), m_quilt.fabrics.end(),
                                         [&](const auto& f) { return f.id != m_block.background; });
         ground.strips = {{{}, {{m_block.background, {}}}},
@@ -290,7 +296,7 @@ void GroundDialog::remove() {
     patches.erase(patches.begin() + static_cast<std::ptrdiff_t>(patch));
     if (patches.empty()) strips.erase(strips.begin() + static_cast<std::ptrdiff_t>(number));
     fillStrips();
-    if (strips.empty()) m_sewn->setCurrentIndex(0);
+    if (strips.empty()) choose(*m_sewn, Sewn::whole);
     changed();
 }
 
@@ -298,7 +304,7 @@ void GroundDialog::remove() {
 void GroundDialog::follow(bool well) {
     for (auto* button : {m_addStrip, m_addPatch, m_even})
         button->setEnabled(well);
-    const bool sewn = m_sewn->currentIndex() != 0;
+    const bool sewn = chosenIn<Sewn>(*m_sewn) != Sewn::whole;
     for (QWidget* part :
          {static_cast<QWidget*>(m_strips), static_cast<QWidget*>(m_addStrip),
           static_cast<QWidget*>(m_addPatch), static_cast<QWidget*>(m_remove), static_cast<QWidget*>(m_even)})
@@ -312,7 +318,7 @@ void GroundDialog::follow(bool well) {
         if (plan.along[i].cut.size() > 1)
             says = words::said(N_("{0}. Strip {1}: {2}"),
                                {says, std::to_string(i + 1), words::seamWords(plan.along[i], m_quilt.units)});
-    m_says->setText(QString::fromStdString(says + "."));
+    m_says->setText(q(says + "."));
     auto box = plan.box;
     box.take(quilt::cutBox(m_block));
     m_picture->show(box, layersOf(m_quilt, m_block, plan));

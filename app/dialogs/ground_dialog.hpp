@@ -34,7 +34,7 @@ private:
     void follow(bool well) override;
     [[nodiscard]] Result<quilt::Ground> readGround() const;
     [[nodiscard]] Result<measure::Length> lengthIn(int row, int column) const;
-    void sewFrom(int how);
+    void sewFrom();
     void addStrip();
     void addPatch();
     void remove();

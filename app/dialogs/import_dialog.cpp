@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/import_dialog.hpp"
+#include "app/dialogs/choice.hpp"
 #include "app/look/text.hpp"
 
 #include "app/look/look.hpp"
@@ -29,8 +30,8 @@ using edit::Role;
 
 /// As large as it will be in the block.
 QString sizeWords(const shape::Box& box, double scale, measure::System units) {
-    return QString::fromStdString(measure::saySize(measure::Length::ofMm(box.width() * scale),
-                                                   measure::Length::ofMm(box.height() * scale), units));
+    return q(measure::saySize(measure::Length::ofMm(box.width() * scale),
+                              measure::Length::ofMm(box.height() * scale), units));
 }
 
 QString roleWords(const quilt::DrawnShape& drawn, Role role) {
@@ -81,7 +82,7 @@ void ImportDialog::applyMark() {
     if (!m_length->isModified() || m_picture->marked() <= 0) return;
     m_length->setModified(false);
     const auto length = measure::readLength(m_length->text().trimmed().toStdString(), m_question.units);
-    if (!length) return m_notes->setText(QString::fromStdString(words::sentence(length.error())));
+    if (!length) return m_notes->setText(q(words::sentence(length.error())));
     const double factor = length->mm() / m_picture->marked();
     if (!(factor > 0.01 && factor < 100))
         return m_notes->setText(tr("That cannot be: look at the unit you typed."));
@@ -107,7 +108,7 @@ Result<void> ImportDialog::read() {
 }
 
 edit::ImportOptions ImportDialog::options() const {
-    return {m_reversed->isChecked(), static_cast<edit::Fit>(m_fit->currentIndex()), m_free};
+    return {m_reversed->isChecked(), chosenIn<edit::Fit>(*m_fit), m_free};
 }
 
 ImportAnswer ImportDialog::answer() const {
@@ -153,7 +154,7 @@ void ImportDialog::stopReading() {
 /// In the fields, without reading anew.
 void ImportDialog::showSettings() {
     const QSignalBlocker dpi(m_dpi), borders(m_borders);
-    m_page->setCurrentIndex(m_settings.joined ? m_question.pages : m_settings.page - 1);
+    choose(*m_page, m_settings.joined ? allJoined : m_settings.page);
     m_dpi->setValue(static_cast<int>(m_settings.dpi));
     m_borders->setChecked(m_settings.borders);
 }
@@ -169,10 +170,10 @@ void ImportDialog::present(const Result<quilt::Drawing>& drawing) {
     m_picture->show(m_drawing);
     QStringList notes;
     for (std::size_t i = 0; i < m_drawing.warnings.size() && i < 6; ++i)
-        notes << "• " + QString::fromStdString(words::sentence(m_drawing.warnings[i]));
+        notes << "• " + q(words::sentence(m_drawing.warnings[i]));
     if (m_drawing.warnings.size() > 6) notes << tr("• and %1 more notes").arg(m_drawing.warnings.size() - 6);
     m_notes->setText(notes.join("\n"));
-    m_fit->setCurrentIndex(static_cast<int>(edit::usualFit(m_drawing, m_question.width, m_question.height)));
+    choose(*m_fit, edit::usualFit(m_drawing, m_question.width, m_question.height));
     fillList();
     changed();
     askLetters();
@@ -232,8 +233,7 @@ void ImportDialog::fillList() {
         const auto more = roleWords(drawn, m_roles[i]);
         item->setText(QString("%1 · %2   %3%4")
                           .arg(i + 1)
-                          .arg(QString::fromStdString(names[i]),
-                               sizeWords(boundsOf(drawn.outline), scale, m_question.units),
+                          .arg(q(names[i]), sizeWords(boundsOf(drawn.outline), scale, m_question.units),
                                more.isEmpty() ? "" : "   " + more));
         item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
         item->setCheckState(m_roles[i] == Role::piece  ? Qt::Checked
@@ -265,7 +265,7 @@ void ImportDialog::follow(bool) {
     m_marginRow->setVisible(placed.fit != edit::Fit::own);
     const double scale = edit::scaleFor(m_drawing, m_question.width, m_question.height, placed);
     const auto size = [&](measure::Length width, measure::Length height) {
-        return QString::fromStdString(measure::saySize(width, height, m_question.units));
+        return q(measure::saySize(width, height, m_question.units));
     };
     m_size->setText(tr("In a block of %1 it will be %2 (%3 %)")
                         .arg(size(m_question.width, m_question.height),

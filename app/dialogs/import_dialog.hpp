@@ -64,6 +64,7 @@ private:
     ReadSettings m_readBefore{};                                  ///< what is shown was read so
     bool m_filling = false;
     ImportPicture* m_picture;
+    static constexpr int allJoined = 0; ///< of m_page, where pages count from 1
     QComboBox* m_page;
     QSpinBox* m_dpi;
     QCheckBox *m_borders, *m_reversed, *m_numbered, *m_linesOver;

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The fields of the import dialog, and what each does.
+#include "app/dialogs/choice.hpp"
 #include "app/dialogs/errand_strip.hpp"
 #include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/parts.hpp"
@@ -26,8 +27,8 @@ void ImportDialog::buildReading(QVBoxLayout& column) {
     auto* pageName = new QLabel(tr("Page"), this);
     m_page = named(new QComboBox(this), "import.page");
     for (int i = 1; i <= m_question.pages; ++i)
-        m_page->addItem(tr("%1 of %2").arg(i).arg(m_question.pages));
-    if (m_question.pages > 1 && m_question.askGrid) m_page->addItem(tr("All joined…"));
+        offer<int>(*m_page, {{i, tr("%1 of %2").arg(i).arg(m_question.pages)}});
+    if (m_question.pages > 1 && m_question.askGrid) offer<int>(*m_page, {{allJoined, tr("All joined…")}});
     auto* dpiName = new QLabel(tr("Dots to the inch"), this);
     m_dpi = named(new QSpinBox(this), "import.dpi");
     m_dpi->setRange(0, 4800);
@@ -51,10 +52,11 @@ void ImportDialog::buildReading(QVBoxLayout& column) {
         named(new QCheckBox(tr("Lines over colours are pieces of their own"), this), "import.linesOver");
     column.addWidget(m_linesOver);
     connect(m_linesOver, &QCheckBox::toggled, this, [this] { present(m_read); });
-    connect(m_page, &QComboBox::activated, this, [this](int index) {
+    connect(m_page, &QComboBox::activated, this, [this] {
         m_settings.joined.reset();
-        if (index >= m_question.pages) return joinPages();
-        m_settings.page = index + 1;
+        const int page = chosenIn<int>(*m_page);
+        if (page == allJoined) return joinPages();
+        m_settings.page = page;
         readAgain();
     });
     connect(m_dpi, &QSpinBox::valueChanged, this, [this](int dpi) {
@@ -73,7 +75,9 @@ void ImportDialog::buildShapes(QVBoxLayout& column) {
     auto* row = new QHBoxLayout;
     column.addLayout(row);
     m_role = named(new QComboBox(this), "import.role");
-    m_role->addItems({tr("A piece"), tr("An inner mark"), tr("Left out")}); // as edit::Role
+    offer<Role>(
+        *m_role,
+        {{Role::piece, tr("A piece")}, {Role::mark, tr("An inner mark")}, {Role::out, tr("Left out")}});
     row->addWidget(new QLabel(tr("The chosen shape is"), this));
     row->addWidget(m_role, 1);
     m_notes->setObjectName("import.notes");
@@ -86,14 +90,14 @@ void ImportDialog::buildShapes(QVBoxLayout& column) {
     connect(m_list, &QListWidget::currentRowChanged, this, [this](int row_) {
         m_picture->setPointed(row_);
         if (row_ >= 0 && row_ < static_cast<int>(m_roles.size()))
-            m_role->setCurrentIndex(static_cast<int>(m_roles[static_cast<std::size_t>(row_)]));
+            choose(*m_role, m_roles[static_cast<std::size_t>(row_)]);
     });
     connect(m_list, &QListWidget::itemChanged, this, [this](QListWidgetItem* item) {
         if (!m_filling)
             chooseRole(m_list->row(item), item->checkState() == Qt::Checked ? Role::piece : Role::out);
     });
     connect(m_role, &QComboBox::activated, this,
-            [this](int role) { chooseRole(m_list->currentRow(), static_cast<Role>(role)); });
+            [this] { chooseRole(m_list->currentRow(), chosenIn<Role>(*m_role)); });
 }
 
 void ImportDialog::buildMeasuring(QVBoxLayout& column) {
@@ -111,8 +115,7 @@ void ImportDialog::buildMeasuring(QVBoxLayout& column) {
         m_length->clear();
     });
     connect(m_picture, &ImportPicture::markMoved, this, [this] {
-        m_length->setText(QString::fromStdString(
-            measure::say(measure::Length::ofMm(m_picture->marked()), m_question.units)));
+        m_length->setText(q(measure::say(measure::Length::ofMm(m_picture->marked()), m_question.units)));
     });
     connect(m_length, &QLineEdit::returnPressed, this, [this] {
         m_entered = true;
@@ -123,8 +126,9 @@ void ImportDialog::buildMeasuring(QVBoxLayout& column) {
 
 void ImportDialog::buildPlacing(QVBoxLayout& column) {
     m_fit = named(new QComboBox(this), "import.fit");
-    m_fit->addItems({tr("Scale its page to the block"), tr("Keep its size"),
-                     tr("Fill the block with the shapes")}); // as edit::Fit
+    offer<edit::Fit>(*m_fit, {{edit::Fit::page, tr("Scale its page to the block")},
+                              {edit::Fit::own, tr("Keep its size")},
+                              {edit::Fit::shapes, tr("Fill the block with the shapes")}});
     m_reversed = named(new QCheckBox(tr("It came already reversed"), this), "import.reversed");
     m_reversed->setChecked(m_question.reversed);
     m_size->setObjectName("import.size");

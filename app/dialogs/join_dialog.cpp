@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/join_dialog.hpp"
-#include "app/look/text.hpp"
 
 #include "app/dialogs/parts.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/pictures/join_picture.hpp"
 #include "words/sentences.hpp"
 

@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/light_box.hpp"
-#include "app/look/text.hpp"
 
 #include "app/canvas/painter.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/look/true_size.hpp"
 
 #include <QFrame>

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/parts.hpp"
-#include "app/look/text.hpp"
 
 #include "app/look/look.hpp"
+#include "app/look/text.hpp"
 
 #include <cmath>
 
@@ -18,7 +18,7 @@ QString typed(double mm, measure::System units, int denominator) {
     const auto length = measure::Length::ofMm(std::abs(mm));
     const auto words = units == measure::System::inches ? measure::fraction(length, denominator) + " in"
                                                         : measure::sayMetric(length);
-    return (mm < -0.05 ? "-" : "") + QString::fromStdString(words);
+    return (mm < -0.05 ? "-" : "") + q(words);
 }
 
 Result<double> readSigned(const QString& given, measure::System units) {

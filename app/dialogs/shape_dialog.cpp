@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/shape_dialog.hpp"
-#include "app/look/text.hpp"
 
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/pictures/shape_picture.hpp"
 #include "words/recipe_words.hpp"
 #include "words/sentences.hpp"
@@ -66,7 +66,7 @@ void ShapeDialog::buildKinds(QVBoxLayout& column) {
         auto recipe = pattern::usualRecipe(kind);
         if (kind == RecipeKind::letter) recipe.text = "A", recipe.family = "Atkinson Hyperlegible";
         const auto made = m_question.make(recipe, true);
-        auto* item = new QListWidgetItem(QString::fromStdString(words::nameOf(kind)), m_kinds);
+        auto* item = new QListWidgetItem(q(words::nameOf(kind)), m_kinds);
         item->setData(Qt::UserRole, static_cast<int>(i));
         if (made && !made->empty()) item->setIcon(shapeIcon(made->front().outline, 40));
     }
@@ -88,8 +88,8 @@ void ShapeDialog::buildLetters() {
     m_italic = named(new QCheckBox(tr("Slanted"), m_letters), "shape.italic");
     m_together = named(new QCheckBox(tr("Letters that touch are one piece"), m_letters), "shape.together");
     if (m_question.now) {
-        m_text->setText(QString::fromStdString(m_question.now->text));
-        m_family->setCurrentText(QString::fromStdString(m_question.now->family));
+        m_text->setText(q(m_question.now->text));
+        m_family->setCurrentText(q(m_question.now->family));
         m_bold->setChecked(m_question.now->bold), m_italic->setChecked(m_question.now->italic);
         m_together->hide();
     } else {
@@ -147,7 +147,7 @@ void ShapeDialog::addLength(std::size_t i) {
     auto* field = new QLineEdit(typed(m_recipe.measures[i], m_question.units, 64), m_measures);
     field->setObjectName("shape." +
                          QString::fromLatin1(measure.key.data(), static_cast<int>(measure.key.size())));
-    const auto name = QString::fromStdString(words::measureName(m_recipe.kind, measure.key));
+    const auto name = q(words::measureName(m_recipe.kind, measure.key));
     field->setAccessibleName(name);
     field->setToolTip(tr("A length such as 3 1/8, 3.125 or 8cm"));
     static_cast<QFormLayout*>(m_measures->layout())->addRow(name, field);
@@ -164,7 +164,7 @@ void ShapeDialog::addNumber(std::size_t i) {
     field->setRange(static_cast<int>(measure.least), static_cast<int>(measure.most));
     field->setValue(static_cast<int>(std::lround(m_recipe.measures[i])));
     if (measure.unit == pattern::Unit::percent) field->setSuffix(" %");
-    const auto name = QString::fromStdString(words::measureName(m_recipe.kind, measure.key));
+    const auto name = q(words::measureName(m_recipe.kind, measure.key));
     field->setAccessibleName(name);
     field->setToolTip(tr("A number"));
     static_cast<QFormLayout*>(m_measures->layout())->addRow(name, field);

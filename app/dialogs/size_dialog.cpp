@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/size_dialog.hpp"
+#include "app/dialogs/choice.hpp"
 
 #include "app/dialogs/size_table.hpp"
 #include "app/look/names.hpp"
@@ -96,9 +97,10 @@ void SizeDialog::buildFields(QVBoxLayout& column) {
     auto* grid = new QGridLayout;
     column.addLayout(grid);
     m_which = named(new QComboBox(this), "size.which");
-    m_which->addItem(tr("The whole block"));
+    offer<bool>(*m_which, {{true, tr("The whole block")}});
     if (const auto* piece = quilt::find(m_question.block.pieces, m_question.chosen))
-        m_which->addItem(tr("Only piece %1").arg(q(quilt::calledOf(m_question.block, *piece))));
+        offer<bool>(*m_which,
+                    {{false, tr("Only piece %1").arg(q(quilt::calledOf(m_question.block, *piece)))}});
     m_percent = named(new QDoubleSpinBox(this), "size.percent");
     m_percent->setRange(least * 100, most * 100);
     m_percent->setDecimals(1);
@@ -134,16 +136,13 @@ void SizeDialog::buildStitch(QVBoxLayout& column) {
     auto* row = new QHBoxLayout;
     column.addLayout(row);
     m_stitch = named(new QComboBox(this), "size.stitch");
-    for (const auto kind : every<quilt::StitchKind>())
-        m_stitch->addItem(
-            entryOf(std::array{tr("Satin"), tr("Zigzag"), tr("Blanket"), tr("Straight, inside the edge")},
-                    kind),
-            static_cast<int>(kind));
-    m_stitch->setCurrentIndex(m_stitch->findData(static_cast<int>(m_edge.kind)));
+    offerEvery<quilt::StitchKind>(
+        *m_stitch, std::array{tr("Satin"), tr("Zigzag"), tr("Blanket"), tr("Straight, inside the edge")});
+    choose(*m_stitch, m_edge.kind);
     m_stitchWidth = named(new QLineEdit(this), "size.stitchWidth");
-    m_stitchWidth->setText(QString::fromStdString(m_question.units == measure::System::inches
-                                                      ? measure::sayInches(m_edge.width, 32)
-                                                      : measure::sayMetric(m_edge.width)));
+    m_stitchWidth->setText(q(m_question.units == measure::System::inches
+                                 ? measure::sayInches(m_edge.width, 32)
+                                 : measure::sayMetric(m_edge.width)));
     m_stitchWidth->setFixedWidth(110);
     m_smallest = named(new QPushButton(this), "size.smallest");
     row->addWidget(new QLabel(tr("Edge"), this));
@@ -160,7 +159,7 @@ SizeAnswer SizeDialog::answer() const {
 }
 
 bool SizeDialog::isWhole() const {
-    return m_which->currentIndex() == 0;
+    return chosenIn<bool>(*m_which);
 }
 
 shape::Point SizeDialog::sizeNow() const {
@@ -190,7 +189,7 @@ void SizeDialog::typedInto(QLineEdit& field) {
 }
 
 Result<void> SizeDialog::read() {
-    m_edge.kind = static_cast<quilt::StitchKind>(m_stitch->currentData().toInt());
+    m_edge.kind = chosenIn<quilt::StitchKind>(*m_stitch);
     const auto width = measure::readLength(m_stitchWidth->text().toStdString(), m_question.units);
     if (!width) return tl::unexpected(width.error());
     constexpr auto narrowest = measure::Length::ofMm(0.1), widest = measure::Length::ofInches(1, 1);
@@ -218,9 +217,8 @@ void SizeDialog::setFactor(double factor, const QWidget* from) {
     const auto now = sizeNow();
     const auto say = [&](double mm) { // so that it can be read again
         const auto length = measure::Length::ofMm(mm * m_factor);
-        return QString::fromStdString(m_question.units == measure::System::inches
-                                          ? measure::fraction(length, 64) + " in"
-                                          : measure::sayMetric(length));
+        return q(m_question.units == measure::System::inches ? measure::fraction(length, 64) + " in"
+                                                             : measure::sayMetric(length));
     };
     for (const auto& [field, mm] :
          {std::pair{m_width, now.x}, {m_height, now.y}, {m_mark, m_picture->marked()}})

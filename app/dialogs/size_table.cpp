@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/size_table.hpp"
-#include "app/look/text.hpp"
 
 #include "app/look/look.hpp"
+#include "app/look/text.hpp"
 #include "words/judge_words.hpp"
 
 namespace up::app {
@@ -33,17 +33,15 @@ QVariant SizeTable::data(const QModelIndex& index, int role) const {
     const double factor = factorOf(row);
     const auto size = [&](double by) {
         const auto& box = m_boxes[row];
-        return QString::fromStdString(measure::saySize(Length::ofMm(box.width() * by),
-                                                       Length::ofMm(box.height() * by), m_question.units));
+        return q(measure::saySize(Length::ofMm(box.width() * by), Length::ofMm(box.height() * by),
+                                  m_question.units));
     };
     const auto& judged = m_question.judged->pieces[row];
     const auto thin =
         index.column() == 3 ? plan::thinAt(judged, m_edge, factor) : std::vector<shape::Narrow>{};
     if (role == Qt::DisplayRole) {
         switch (index.column()) {
-        case 0:
-            return QString("%1 %2").arg(row + 1).arg(
-                QString::fromStdString(m_question.block.pieces[row].name));
+        case 0: return QString("%1 %2").arg(row + 1).arg(q(m_question.block.pieces[row].name));
         case 1: return size(1);
         case 2: return size(factor);
         default: break;
@@ -51,8 +49,7 @@ QVariant SizeTable::data(const QModelIndex& index, int role) const {
         const double width = thin.empty()
                                  ? shape::narrowest(judged.widths, plan::longestPoint.mm(), factor).width
                                  : thin.front().narrowest.width;
-        return QString(thin.empty() ? "" : "⚠ ") +
-               QString::fromStdString(words::fineWords(width, m_question.units));
+        return QString(thin.empty() ? "" : "⚠ ") + q(words::fineWords(width, m_question.units));
     }
     if (role == Qt::ForegroundRole && !thin.empty()) return look::q(look::rust);
     return {};

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/stripes_dialog.hpp"
+#include "app/dialogs/choice.hpp"
 
 #include "app/canvas/painter.hpp"
 #include "app/look/look.hpp"
@@ -41,14 +42,10 @@ StripesDialog::StripesDialog(StripesQuestion question, QWidget* parent)
       m_says(new QLabel(this)) {
     const auto& piece = pieceOf(m_question);
     const auto* fabric = fabricOf(m_question);
-    for (const auto print : every<quilt::Print>())
-        m_print->addItem(
-            entryOf(std::array{tr("plain: any way up"), tr("stripes, grain or rows: either way up"),
-                               tr("one way: with a top")},
-                    print),
-            static_cast<int>(print));
-    m_print->setCurrentIndex(
-        m_print->findData(static_cast<int>(fabric ? fabric->print : quilt::Print::plain)));
+    offerEvery<quilt::Print>(*m_print,
+                             std::array{tr("plain: any way up"), tr("stripes, grain or rows: either way up"),
+                                        tr("one way: with a top")});
+    choose(*m_print, fabric ? fabric->print : quilt::Print::plain);
     m_direction->setRange(-180, 180), m_direction->setDecimals(0), m_direction->setSuffix("°");
     m_direction->setWrapping(true);
     const auto box = boundsOf(*piece.outline);
@@ -79,7 +76,7 @@ StripesDialog::StripesDialog(StripesQuestion question, QWidget* parent)
 
 StripesAnswer StripesDialog::answer() const {
     StripesAnswer out;
-    out.print = static_cast<quilt::Print>(m_print->currentData().toInt());
+    out.print = chosenIn<quilt::Print>(*m_print);
     out.tolerance = measure::Angle::ofDegrees(m_within->value());
     if (m_matters->isChecked() && out.print != quilt::Print::plain)
         out.grain = measure::Angle::ofDegrees(m_direction->value());

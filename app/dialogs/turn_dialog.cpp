@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/turn_dialog.hpp"
-#include "app/look/text.hpp"
 
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/pictures/turn_picture.hpp"
 
 #include <QLabel>

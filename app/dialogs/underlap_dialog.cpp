@@ -29,8 +29,8 @@ namespace {
 
 QTableWidgetItem* pieceItem(const quilt::Quilt& quilt, const quilt::Block& block, PieceId id) {
     const auto& piece = quilt::the(block.pieces, id);
-    auto* item = new QTableWidgetItem(swatchOf(drawn::clothOf(quilt, piece.fabric)),
-                                      QString::fromStdString(quilt::calledOf(block, piece)));
+    auto* item =
+        new QTableWidgetItem(swatchOf(drawn::clothOf(quilt, piece.fabric)), q(quilt::calledOf(block, piece)));
     item->setFlags(item->flags() & ~Qt::ItemIsEditable);
     return item;
 }
@@ -128,7 +128,7 @@ void UnderlapDialog::fill() {
         const auto& border = m_borders.borders[static_cast<std::size_t>(i)];
         m_table->setItem(i, 0, pieceItem(m_quilt, block(), border.lower));
         m_table->setItem(i, 1, pieceItem(m_quilt, block(), border.upper));
-        auto* why = new QTableWidgetItem(QString::fromStdString(words::reasonWords(border.reason)));
+        auto* why = new QTableWidgetItem(q(words::reasonWords(border.reason)));
         why->setFlags(why->flags() & ~Qt::ItemIsEditable);
         m_table->setItem(i, 2, why);
     }

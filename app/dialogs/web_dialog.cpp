@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/web_dialog.hpp"
+#include "app/dialogs/choice.hpp"
 #include "app/look/text.hpp"
 
 #include "app/look/names.hpp"
@@ -26,8 +27,8 @@ WebDialog::WebDialog(const quilt::Web& web, measure::System units, QWidget* pare
     auto* column = new QVBoxLayout(this);
     auto* form = new QFormLayout;
     column->addLayout(form);
-    m_papers->addItem(tr("one paper"), 1), m_papers->addItem(tr("two papers"), 2);
-    m_kind->addItem(tr("roll"), false), m_kind->addItem(tr("sheets"), true);
+    offer<int>(*m_papers, {{1, tr("one paper")}, {2, tr("two papers")}});
+    offer<bool>(*m_kind, {{false, tr("roll")}, {true, tr("sheets")}});
     m_sheets->setRange(0, 1000);
     form->addRow(tr("Name"), m_name);
     form->addRow(tr("Papers"), m_papers);
@@ -42,11 +43,11 @@ WebDialog::WebDialog(const quilt::Web& web, measure::System units, QWidget* pare
     leaflet->setWordWrap(true);
     leaflet->setProperty("role", "quiet");
     form->addRow(leaflet);
-    m_name->setText(QString::fromStdString(web.name));
-    m_width->setText(QString::fromStdString(measure::say(web.width, units)));
-    m_length->setText(QString::fromStdString(measure::say(web.length(), units)));
-    m_papers->setCurrentIndex(m_papers->findData(web.papers));
-    m_kind->setCurrentIndex(m_kind->findData(web.packet() != nullptr));
+    m_name->setText(q(web.name));
+    m_width->setText(q(measure::say(web.width, units)));
+    m_length->setText(q(measure::say(web.length(), units)));
+    choose(*m_papers, web.papers);
+    choose(*m_kind, web.packet() != nullptr);
     m_sheets->setValue(web.packet() ? web.packet()->sheets : 1);
     watch({m_name, m_width, m_length, m_papers, m_kind, m_sheets});
     addFoot(*column, tr("Keep it so"), "web.keep");
@@ -64,7 +65,7 @@ WebDialog::PressingFields WebDialog::addPressing(QFormLayout& form, const QStrin
     fields.seconds->setDecimals(1);
     fields.seconds->setSuffix(" s");
     fields.seconds->setValue(pressing.seconds);
-    fields.heat->setText(QString::fromStdString(pressing.heat));
+    fields.heat->setText(q(pressing.heat));
     fields.steam->setChecked(pressing.steam);
     line->addWidget(fields.seconds);
     line->addWidget(fields.heat);
@@ -85,7 +86,7 @@ Result<void> WebDialog::read() {
     const auto length = measure::readLength(m_length->text().toStdString(), m_units);
     if (!length) return tl::unexpected(length.error());
     constexpr auto least = measure::Length::ofMm(1), most = measure::Length::ofMm(10'000);
-    const bool sheets = m_kind->currentData().toBool();
+    const bool sheets = chosenIn<bool>(*m_kind);
     for (const auto& [which, side] :
          {std::pair{words::tr("width"), *width}, std::pair{words::tr("length"), *length}})
         if (side > most * 10 || (side < least && (sheets || side != *length)))
@@ -94,7 +95,7 @@ Result<void> WebDialog::read() {
                             measure::say(most * 10, m_units)});
     m_web.name = *name;
     m_web.width = *width;
-    m_web.papers = m_papers->currentData().toInt();
+    m_web.papers = chosenIn<int>(*m_papers);
     m_web.first = pressingIn(m_first);
     m_web.final = pressingIn(m_final);
     if (sheets)
@@ -105,7 +106,7 @@ Result<void> WebDialog::read() {
 }
 
 void WebDialog::follow(bool) {
-    m_sheets->setEnabled(m_kind->currentData().toBool());
+    m_sheets->setEnabled(chosenIn<bool>(*m_kind));
 }
 
 } // namespace up::app

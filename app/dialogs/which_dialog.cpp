@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/which_dialog.hpp"
-#include "app/look/text.hpp"
 
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/pictures/true_picture.hpp"
 #include "app/session/aside.hpp"
 #include "core/plan/block/block_plan.hpp"
@@ -118,12 +118,11 @@ void WhichDialog::fill(const Ranking& ranking) {
         const auto& candidate = m_candidates[i];
         const auto* block = quilt::find(m_quilt.blocks, candidate.block);
         const auto* piece = quilt::find(block->pieces, candidate.piece);
-        QString text = QString::fromStdString(quilt::calledOf(*block, *piece));
+        QString text = q(quilt::calledOf(*block, *piece));
         if (candidate.block != m_block) text = tr("%1 of %2").arg(text, q(block->name));
         if (!facts.empty() || candidate.off > 0)
-            text += "  —  " + QString::fromStdString(words::fitWords(candidate, m_quilt.units));
-        if (i < facts.size() && !facts[i].empty())
-            text += "\n" + QString::fromStdString(words::factsWords(facts[i]));
+            text += "  —  " + q(words::fitWords(candidate, m_quilt.units));
+        if (i < facts.size() && !facts[i].empty()) text += "\n" + q(words::factsWords(facts[i]));
         auto* item = new QListWidgetItem(text, m_list);
         const auto* fabric = quilt::find(m_quilt.fabrics, piece->fabric);
         QPixmap swatch(22, 22);
@@ -151,10 +150,9 @@ void WhichDialog::showCurrent() {
                                        measure::Length::ofMm(chosen.height), m_quilt.units);
     const double reduction = m_picture->reduction();
     m_about->setText(tr("%1, fabric side up%2. Each square of the grid is one inch.")
-                         .arg(QString::fromStdString(size),
-                              reduction <= 1
-                                  ? tr(", at true size if your screen knows its own")
-                                  : tr(", %1 times smaller than it is").arg(reduction, 0, 'f', 1)));
+                         .arg(q(size), reduction <= 1
+                                           ? tr(", at true size if your screen knows its own")
+                                           : tr(", %1 times smaller than it is").arg(reduction, 0, 'f', 1)));
 }
 
 } // namespace up::app

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/look/look.hpp"
 
+#include "app/look/text.hpp"
+
 #include <QApplication>
 #include <QFontDatabase>
 #include <QPalette>
@@ -65,7 +67,7 @@ QScrollBar::add-line, QScrollBar::sub-line { height: 0; }
         {"@plaster", plaster}, {"@panel", panel}, {"@ink", ink},  {"@slate", slate},
         {"@brass", brass},     {"@line", line},   {"@rust", rust}};
     for (const auto& [name, colour] : colours)
-        text.replace(name, QString::fromStdString(hex(colour)));
+        text.replace(name, app::q(hex(colour)));
     return text;
 }
 

@@ -46,7 +46,7 @@ void MatPicture::paintNumbers(QPainter& painter, double scale) const {
     painter.resetTransform();
     for (const auto& [number, at] : m_run->numbers)
         painter.drawText(QRectF(map.map(QPointF(at.x, at.y)) - QPointF(20, 12), QSizeF(40, 24)),
-                         Qt::AlignCenter, QString::fromStdString(number));
+                         Qt::AlignCenter, q(number));
     painter.restore();
     painter.setPen(QPen(look::q(look::ink), 1 / scale));
 }

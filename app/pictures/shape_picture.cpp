@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/pictures/shape_picture.hpp"
 
+#include "app/look/text.hpp"
+
 #include "app/canvas/painter.hpp"
 #include "app/look/look.hpp"
 #include "core/sheet/sheet.hpp"
@@ -51,9 +53,7 @@ void ShapePicture::paint(QPainter& painter, const QTransform& map) {
     painter.setPen(QPen(look::q(look::ink), 1.4));
     painter.drawPath(map.map(m_path));
     if (own.isEmpty()) return;
-    const auto said = [&](double mm) {
-        return QString::fromStdString(measure::say(measure::Length::ofMm(mm), m_question.units));
-    };
+    const auto said = [&](double mm) { return q(measure::say(measure::Length::ofMm(mm), m_question.units)); };
     const QRectF box = map.mapRect(own), sheet = map.mapRect(area());
     paintMeasure(painter, {box.left(), sheet.bottom() + 34}, {box.right(), sheet.bottom() + 34},
                  said(own.width()));

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/pictures/size_picture.hpp"
 
+#include "app/look/text.hpp"
+
 #include "app/canvas/painter.hpp"
 #include "app/look/look.hpp"
 #include "core/sheet/sheet.hpp"
@@ -142,8 +144,7 @@ void SizePicture::paintThin(QPainter& painter, const QTransform& map) const {
             painter.drawEllipse(at, 9, 9);
             if (++written <= 12)
                 writeOn(painter, at + QPointF(12, 5),
-                        QString::fromStdString(words::fineWords(part.narrowest.width, m_question.units)),
-                        look::q(look::rust));
+                        q(words::fineWords(part.narrowest.width, m_question.units)), look::q(look::rust));
         }
 }
 
@@ -158,8 +159,8 @@ void SizePicture::paintRuler(QPainter& painter, const QTransform& map) const {
     for (const QPointF end : {a, b})
         painter.drawEllipse(end, handle - 2, handle - 2);
     const auto length = measure::Length::ofMm(marked() * m_factor);
-    writeOn(painter, (a + b) / 2 + QPointF(-20, -10),
-            QString::fromStdString(measure::say(length, m_question.units)), look::q(look::ink));
+    writeOn(painter, (a + b) / 2 + QPointF(-20, -10), q(measure::say(length, m_question.units)),
+            look::q(look::ink));
 }
 
 void SizePicture::mousePressEvent(QMouseEvent* event) {

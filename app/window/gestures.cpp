@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/gestures.hpp"
-#include "app/look/text.hpp"
 
+#include "app/look/text.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/edit/tracing.hpp"
 #include "core/plan/lay/snap.hpp"
@@ -114,7 +114,7 @@ void MoveOnWeb::done() {
     const auto* owner = block();
     if (owner && m_free && !m_session.derived().tooClose().empty()) {
         const auto pair = m_session.derived().tooClose().front();
-        const auto label = [&](PieceId id) { return QString::fromStdString(quilt::labelOf(*owner, id)); };
+        const auto label = [&](PieceId id) { return q(quilt::labelOf(*owner, id)); };
         const QString said = pair.other
                                  ? tr("%1 lay too close to %2; it is back where it last had room.")
                                        .arg(label(pair.piece), label(pair.other))

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/lay_strip.hpp"
-#include "app/look/text.hpp"
 
 #include "app/commands/place_commands.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "core/plan/lay/roll_call.hpp"
 #include "words/lay_words.hpp"
 
@@ -101,8 +101,7 @@ void LayStrip::showStep() {
     m_back->setEnabled(step > 0), m_next->setEnabled(step + 1 < dry.size());
     if (dry.empty()) return;
     m_title->setText(tr("Laid dry: step %1 of %2").arg(step + 1).arg(dry.size()));
-    m_says->setText(
-        QString::fromStdString(words::stepWords(*m_session.block(), dry[step], m_session.quilt().units)));
+    m_says->setText(q(words::stepWords(*m_session.block(), dry[step], m_session.quilt().units)));
 }
 
 void LayStrip::showCount() {

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/mat_hand.hpp"
-#include "app/look/text.hpp"
 
 #include "app/commands/trace_commands.hpp"
+#include "app/look/text.hpp"
 #include "core/edit/saying.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/plan/lay/roll_call.hpp"

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/menus.hpp"
-#include "app/look/text.hpp"
 
 #include "app/canvas/mat.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/window/fold_handle.hpp"
 #include "app/window/mat_hand.hpp"
 #include "app/window/press_timer.hpp"

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/now_panel.hpp"
-#include "app/look/text.hpp"
 
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/look/wrap_label.hpp"
 #include "core/plan/work/progress.hpp"
 #include "words/now_words.hpp"
@@ -59,11 +59,11 @@ void NowPanel::refresh() {
                                     words::tr("Stop whenever you like; the best layout so far is kept."),
                                     words::tr("Stop"), ""}
                   : wordsFor(m_session);
-    m_do->setText(QString::fromStdString(words.doThis));
-    m_because->setText(QString::fromStdString(words.because));
+    m_do->setText(q(words.doThis));
+    m_because->setText(q(words.because));
     m_because->setVisible(!words.because.empty());
-    m_button->setText(QString::fromStdString(words.button));
-    m_caution->setText("⚠ " + QString::fromStdString(words.caution));
+    m_button->setText(q(words.button));
+    m_caution->setText("⚠ " + q(words.caution));
     m_caution->setVisible(!words.caution.empty());
 }
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/piece_card.hpp"
+
 #include "app/look/text.hpp"
 #include "core/edit/saying.hpp"
 
@@ -121,26 +122,25 @@ void PieceCard::refresh() {
     }
     const QSignalBlocker quietName(m_name), quietFabric(m_fabric), quietRuns(m_runsOff);
     m_title->setText(tr("Piece %1: %2")
-                         .arg(QString::fromStdString(quilt::labelOf(*m_session.block(), piece->id)))
-                         .arg(QString::fromStdString(sizeOf(m_session.quilt(), boundsOf(*piece->outline)))));
+                         .arg(q(quilt::labelOf(*m_session.block(), piece->id)))
+                         .arg(q(sizeOf(m_session.quilt(), boundsOf(*piece->outline)))));
     if (const auto count = m_session.chosen().size(); count > 1)
-        m_title->setText(tr("%1 chosen, the last: %2")
-                             .arg(count)
-                             .arg(QString::fromStdString(quilt::labelOf(*m_session.block(), piece->id))));
-    m_title->setToolTip(QString::fromStdString(words::state(piece->work.step)));
+        m_title->setText(
+            tr("%1 chosen, the last: %2").arg(count).arg(q(quilt::labelOf(*m_session.block(), piece->id))));
+    m_title->setToolTip(q(words::state(piece->work.step)));
     if (!m_name->hasFocus() || m_name->text().isEmpty() || !m_name->isModified())
-        m_name->setText(QString::fromStdString(piece->name));
+        m_name->setText(q(piece->name));
     m_fabric->clear();
     for (const auto& fabric : m_session.quilt().fabrics) {
         QPixmap swatch(16, 16);
         swatch.fill(look::q(fabric.colour));
-        m_fabric->addItem(swatch, QString::fromStdString(fabric.name), fabric.id.value);
+        m_fabric->addItem(swatch, q(fabric.name), fabric.id.value);
     }
     m_fabric->setCurrentIndex(m_fabric->findData(piece->fabric.value));
     m_runsOff->setChecked(piece->runsOff);
     const auto next = quilt::nextStep(piece->work, piece->hasMarks());
     m_step->setEnabled(next.has_value());
-    m_step->setText(next ? QString::fromStdString(words::asTask(*next)) : tr("Done"));
+    m_step->setText(next ? q(words::asTask(*next)) : tr("Done"));
     m_ruined->setEnabled(piece->work.step != quilt::Step::toTrace);
 }
 

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/posing.hpp"
 
+#include "app/look/text.hpp"
+
 #include <QAbstractButton>
 #include <QAction>
 #include <QApplication>
@@ -64,7 +66,7 @@ void pressAll(Window& window, QStringList names, bool awaitsDialog,
 
 bool takePicture(QApplication& application, Window& window, const Pose& pose) {
     for (const auto& block : window.room().session.quilt().blocks)
-        if (QString::fromStdString(block.name).compare(pose.block, Qt::CaseInsensitive) == 0)
+        if (q(block.name).compare(pose.block, Qt::CaseInsensitive) == 0)
             window.room().session.chooseBlock(block.id);
     window.room().session.goTo(pose.view);
     window.room().session.showTemplates(pose.templates);

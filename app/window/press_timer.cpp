@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/press_timer.hpp"
-#include "app/look/text.hpp"
 
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/look/wrap_label.hpp"
 #include "core/base/text.hpp"
 
@@ -52,8 +52,8 @@ void PressTimer::refresh() {
     m_seconds = p->seconds;
     m_over = false;
     m_what->setText(tr("%1 pressing: %2, %3. Longer or hotter, and the glue melts away.")
-                        .arg(m_session.view() == View::bond ? tr("First") : tr("Final"),
-                             QString::fromStdString(p->heat), p->steam ? "steam" : tr("no steam")));
+                        .arg(m_session.view() == View::bond ? tr("First") : tr("Final"), q(p->heat),
+                             p->steam ? "steam" : tr("no steam")));
     showLeft();
 }
 
@@ -86,8 +86,7 @@ void PressTimer::tick() {
 
 void PressTimer::showLeft() {
     const double left = secondsLeft();
-    m_left->setText(m_over ? tr("Lift the iron")
-                           : QString::fromStdString(plainNumber(std::ceil(left), 0)) + " s");
+    m_left->setText(m_over ? tr("Lift the iron") : q(plainNumber(std::ceil(left), 0)) + " s");
     m_left->setStyleSheet(QString("font-size: %1px; font-weight: 700;%2")
                               .arg(m_over ? 24 : 34)
                               .arg(m_over ? " color: #B03A25;" : ""));

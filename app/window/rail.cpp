@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/rail.hpp"
-#include "app/look/text.hpp"
 
 #include "app/canvas/painter.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/views/pieces.hpp"
 #include "core/sheet/sheet.hpp"
 #include "words/sentences.hpp"
@@ -144,26 +144,26 @@ void Rail::fill() {
     m_list->clear();
     m_block->clear();
     for (const auto& block : m_session.quilt().blocks)
-        m_block->addItem(QString::fromStdString(block.name), block.id.value);
+        m_block->addItem(q(block.name), block.id.value);
     m_block->setCurrentIndex(m_block->findData(m_session.blockId().value));
     m_block->setVisible(m_block->count() > 0);
     if (const auto* block = m_session.block()) {
         for (std::size_t i = block->pieces.size(); i-- > 0;) {
             const auto& piece = block->pieces[i];
-            auto* item = new QListWidgetItem(QString::fromStdString(piece.name), m_list);
+            auto* item = new QListWidgetItem(q(piece.name), m_list);
             item->setData(idRole, piece.id.value);
-            const auto label = QString::fromStdString(quilt::labelOf(*block, piece.id));
+            const auto label = q(quilt::labelOf(*block, piece.id));
             item->setData(numberRole, label);
             item->setData(colourRole, look::q(drawn::clothOf(m_session.quilt(), piece.fabric)));
-            item->setData(stateRole, QString::fromStdString(words::state(piece.work.step)));
+            item->setData(stateRole, q(words::state(piece.work.step)));
             item->setData(doneRole,
                           static_cast<double>(piece.work.step) / static_cast<double>(quilt::Step::stitched));
             item->setData(pathRole, QVariant::fromValue(pathOf(sheet::contoursOf(*piece.outline))));
             item->setData(Qt::AccessibleTextRole,
                           QString("%1 %2, %3, %4")
-                              .arg(label, QString::fromStdString(piece.name),
-                                   QString::fromStdString(drawn::fabricName(m_session.quilt(), piece.fabric)),
-                                   QString::fromStdString(words::state(piece.work.step))));
+                              .arg(label, q(piece.name),
+                                   q(drawn::fabricName(m_session.quilt(), piece.fabric)),
+                                   q(words::state(piece.work.step))));
         }
     }
     m_filling = false;
@@ -203,8 +203,7 @@ void Rail::filter(const QString& text) {
         auto* item = m_list->item(i);
         const auto* piece =
             block ? quilt::find(block->pieces, PieceId{item->data(idRole).toUInt()}) : nullptr;
-        const QString fabric =
-            piece ? QString::fromStdString(drawn::fabricName(m_session.quilt(), piece->fabric)) : QString();
+        const QString fabric = piece ? q(drawn::fabricName(m_session.quilt(), piece->fabric)) : QString();
         const bool hit = text.isEmpty() || item->text().contains(text, Qt::CaseInsensitive) ||
                          fabric.contains(text, Qt::CaseInsensitive) ||
                          item->data(numberRole).toString() == text;

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/rows_panel.hpp"
 
+#include "app/look/text.hpp"
+
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
 #include "app/look/wrap_label.hpp"
@@ -64,8 +66,8 @@ RowsPanel::RowsPanel(const QString& settings, QWidget* parent)
 namespace {
 
 QString textOf(const Row& row) {
-    QString text = (row.done ? "✓ " : row.next ? "▸ " : "") + QString::fromStdString(row.text);
-    if (!row.detail.empty()) text += "\n" + QString::fromStdString(row.detail);
+    QString text = (row.done ? "✓ " : row.next ? "▸ " : "") + q(row.text);
+    if (!row.detail.empty()) text += "\n" + q(row.detail);
     return text;
 }
 
@@ -83,7 +85,7 @@ void fill(QListWidgetItem& item, const Row& row) {
 /// Rows that stay as they were are left alone, and measures that change in a drag wait until the hand rests:
 /// laying hundreds of rows out anew takes longer than a frame.
 void RowsPanel::show(const Rows& rows) {
-    const auto title = QString::fromStdString(rows.title);
+    const auto title = q(rows.title);
     const bool other = title != m_title->text();
     if (other || rows.rows.size() != m_rows.size()) {
         const int scrolled = other ? 0 : m_list->verticalScrollBar()->value();

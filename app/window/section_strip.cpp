@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/section_strip.hpp"
-#include "app/look/text.hpp"
 
 #include "app/look/fitting.hpp"
 #include "app/look/look.hpp"
+#include "app/look/text.hpp"
 #include "app/views/pieces.hpp"
 #include "core/mend/mend.hpp"
 #include "core/stack/ordering.hpp"
@@ -90,7 +90,7 @@ void SectionStrip::paintTread(QPainter& painter, const stack::Tread& tread, QRec
     painter.setPen(QPen(look::q(chosen ? look::brassBright : look::ink), chosen ? 2.5 : 0.8));
     painter.setBrush(look::q(cloth));
     painter.drawRoundedRect(rect, 2, 2);
-    const auto label = QString::fromStdString(quilt::labelOf(block, piece.id));
+    const auto label = q(quilt::labelOf(block, piece.id));
     constexpr int least = 9, usual = 13; // pixels
     const int high = std::min(static_cast<int>(rect.height()) - 2, usual);
     if (high < least) return; // so many lie over each other here that numbers would as well
@@ -99,7 +99,7 @@ void SectionStrip::paintTread(QPainter& painter, const stack::Tread& tread, QRec
     painter.setFont(font);
     if (painter.fontMetrics().horizontalAdvance(label) + 4 > rect.width()) return;
     painter.setPen(look::q(look::inkOn(cloth)));
-    const auto whole = label + " " + QString::fromStdString(piece.name);
+    const auto whole = label + " " + q(piece.name);
     const bool room = painter.fontMetrics().horizontalAdvance(whole) + 8 < rect.width();
     painter.drawText(rect, Qt::AlignCenter, room ? whole : label);
 }

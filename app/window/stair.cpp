@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/stair.hpp"
-#include "app/look/text.hpp"
 
 #include "app/look/fitting.hpp"
 #include "app/look/look.hpp"
+#include "app/look/text.hpp"
 
 #include <QHelpEvent>
 #include <QMouseEvent>

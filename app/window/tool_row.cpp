@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/tool_row.hpp"
-#include "app/look/text.hpp"
 
 #include "app/look/flow.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "core/measure/say.hpp"
 
 #include <QCheckBox>
@@ -183,7 +183,7 @@ void ToolRow::fillChoices() {
     const auto fill = [](QComboBox& box, const auto& items, std::uint32_t chosen, bool colours) {
         box.clear();
         for (const auto& item : items) {
-            box.addItem(QString::fromStdString(item.name), item.id.value);
+            box.addItem(q(item.name), item.id.value);
             if constexpr (requires { item.colour; }) {
                 QPixmap swatch(16, 16);
                 swatch.fill(look::q(item.colour));
@@ -230,9 +230,8 @@ void ToolRow::refresh() {
     m_pin->setText(isPinned() ? tr("Let go") : tr("Pin"));
     if (!m_size->isModified() || !m_size->hasFocus())
         m_size->setText(block->width == block->height
-                            ? QString::fromStdString(measure::say(block->width, m_session.quilt().units))
-                            : QString::fromStdString(
-                                  measure::saySize(block->width, block->height, m_session.quilt().units)));
+                            ? q(measure::say(block->width, m_session.quilt().units))
+                            : q(measure::saySize(block->width, block->height, m_session.quilt().units)));
     m_reversed->setChecked(block->givenReversed);
     m_templates->setChecked(m_session.showsTemplates());
     m_steps->setChecked(m_session.layMode() == LayMode::steps);

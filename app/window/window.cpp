@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/window.hpp"
-#include "app/look/text.hpp"
 
 #include "app/canvas/mat.hpp"
 #include "app/dialogs/errand_strip.hpp"
 #include "app/look/names.hpp"
+#include "app/look/text.hpp"
 #include "app/views/view.hpp"
 #include "app/window/checks_panel.hpp"
 #include "app/window/fold_handle.hpp"
@@ -189,10 +189,10 @@ void Window::fillLog() {
         const auto* piece = block && entry->piece ? quilt::find(block->pieces, entry->piece) : nullptr;
         const auto when = QDateTime::fromSecsSinceEpoch(entry->time, Qt::UTC).toLocalTime();
         QString text = QLocale().toString(when, "ddd d MMM yyyy, hh:mm") + "   ";
-        text += block ? QString::fromStdString(block->name) : tr("a removed block");
-        if (piece) text += ": " + QString::fromStdString(quilt::calledOf(*block, *piece));
-        text += " – " + QString::fromStdString(words::logWords(entry->what));
-        if (!entry->note.empty()) text += " (" + QString::fromStdString(entry->note) + ")";
+        text += block ? q(block->name) : tr("a removed block");
+        if (piece) text += ": " + q(quilt::calledOf(*block, *piece));
+        text += " – " + q(words::logWords(entry->what));
+        if (!entry->note.empty()) text += " (" + q(entry->note) + ")";
         m_log->addItem(text);
     }
     if (log.empty())
@@ -209,8 +209,7 @@ void Window::say(const QString& sentence, bool bad) {
 
 void Window::showTitle() {
     const auto path = m_session.path();
-    const auto name =
-        path.isEmpty() ? QString::fromStdString(m_session.quilt().name) : QFileInfo(path).completeBaseName();
+    const auto name = path.isEmpty() ? q(m_session.quilt().name) : QFileInfo(path).completeBaseName();
     setWindowTitle(name +
                    (m_session.isReadOnly() ? tr("[*] (only to look at) – Upstairs") : tr("[*] – Upstairs")));
     setWindowModified(m_session.isDirty());

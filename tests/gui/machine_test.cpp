@@ -207,6 +207,9 @@ TEST_F(Machine, WithoutTheSampleQuiltThereAreNoStandIns) {
         EXPECT_TRUE(dialog.findChild<QPushButton*>("machine.svg")->isEnabled());
     };
     room().sheets.cutByMachine();
+    room().openSample(); // would rather not lose what is there
+    EXPECT_FALSE(find<QAction>("file.scan").isVisible());
+    m_asker.saves = {app::SaveAnswer::discard};
     room().openSample();
     EXPECT_TRUE(find<QAction>("file.scan").isVisible());
 }
