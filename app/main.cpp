@@ -96,10 +96,11 @@ QStringList forThisWindow(const QStringList& files) {
 std::optional<Pose> poseFrom(const QCommandLineParser& words) {
     const auto view = viewNamed(words.value("view"));
     if (!view) {
-        complain(tr("There is no view “%1”. Take Landing, Draw, Trace, Bond, Cut, Lay, Fuse, Stitch, Finish, "
-                    "Stash "
-                    "or Logbook.")
-                     .arg(words.value("view")));
+        QStringList views;
+        for (const View known : up::every<View>())
+            views << q(std::string(up::keyOf(known)));
+        complain(
+            tr("There is no view “%1”. Take one of these: %2.").arg(words.value("view"), views.join(", ")));
         return std::nullopt;
     }
     return Pose{

@@ -9,38 +9,6 @@
 
 namespace up::app {
 
-using quilt::Tread;
-
-std::optional<Tread> treadOf(View view) {
-    if (view < View::draw || view > View::finish) return std::nullopt;
-    return static_cast<Tread>(static_cast<int>(view) - static_cast<int>(View::draw));
-}
-
-View viewOf(Tread tread) {
-    return static_cast<View>(static_cast<int>(tread) + static_cast<int>(View::draw));
-}
-
-QString nameOf(View view) {
-    switch (view) {
-    case View::landing: return QObject::tr("Landing");
-    case View::stash: return QObject::tr("Stash");
-    case View::logbook: return QObject::tr("Logbook");
-    case View::draw:
-    case View::trace:
-    case View::bond:
-    case View::cut:
-    case View::lay:
-    case View::fuse:
-    case View::stitch:
-    case View::finish: return QString::fromStdString(words::treadName(*treadOf(view)));
-    }
-    return {};
-}
-
-std::optional<View> viewNamed(const QString& name) {
-    return fromKey<View>(name.toLower().toStdString());
-}
-
 Session::Session(std::function<std::int64_t()> clock, QObject* parent)
     : QObject(parent), m_clock(std::move(clock)),
       m_history(quilt::emptyQuilt(QObject::tr("New quilt").toStdString())) {

@@ -4,6 +4,7 @@
 #pragma once
 
 #include "app/session/derived.hpp"
+#include "app/session/views.hpp"
 #include "core/check/finding.hpp"
 #include "core/edit/edits.hpp"
 #include "core/edit/history.hpp"
@@ -14,19 +15,6 @@
 #include <functional>
 
 namespace up::app {
-
-enum class View : std::uint8_t { landing, draw, trace, bond, cut, lay, fuse, stitch, finish, stash, logbook };
-[[nodiscard]] std::optional<quilt::Tread> treadOf(View view);
-[[nodiscard]] View viewOf(quilt::Tread tread);
-/// What programs call it, in every language.
-constexpr auto keysOf(View) {
-    return std::to_array<std::string_view>(
-        {"landing", "draw", "trace", "bond", "cut", "lay", "fuse", "stitch", "finish", "stash", "logbook"});
-}
-/// "Landing", "Draw", … in the user's language.
-[[nodiscard]] QString nameOf(View view);
-/// By its key, upper and lower case alike.
-[[nodiscard]] std::optional<View> viewNamed(const QString& name);
 
 enum class Change : std::uint8_t {
     quilt, ///< pieces, steps, layout: draw everything anew

@@ -197,12 +197,7 @@ void Menus::buildView() {
     for (const View view : every<View>()) {
         auto* action = menu->addAction(nameOf(view));
         action->setObjectName("view." + q(std::string(keyOf(view))));
-        const auto tread = treadOf(view);
-        const QString key = view == View::landing   ? "0"
-                            : view == View::stash   ? "9"
-                            : view == View::logbook ? "L"
-                                                    : QString::number(static_cast<int>(*tread) + 1);
-        action->setShortcut(QKeySequence(key));
+        action->setShortcut(QKeySequence(keyTo(view)));
         action->setStatusTip(tr("Shows %1").arg(nameOf(view)));
         connect(action, &QAction::triggered, this, [this, view] { m_room.session.goTo(view); });
     }

@@ -9,6 +9,7 @@
 #include <QMouseEvent>
 #include <QPainter>
 #include <QToolTip>
+#include <algorithm>
 
 namespace up::app {
 namespace {
@@ -52,13 +53,27 @@ Stair::Stair(Session& session, QWidget* parent) : QWidget(parent), m_session(ses
     connect(&session, &Session::changed, this, qOverload<>(&QWidget::update));
 }
 
+namespace {
+
+/// Those that stand above the stair, in order.
+std::vector<View> viewsAboveIt() {
+    std::vector<View> out;
+    for (const View view : every<View>())
+        if (view != View::landing && !treadOf(view)) out.push_back(view);
+    return out;
+}
+
+} // namespace
+
 QRect Stair::placeOf(View view) const {
     const int room = width() - 16, side = room / 10, tread = (room - 2 * side) / 8;
     const auto tall = [](int step) { return lowestTread + step * rise; };
     if (view == View::landing) return {8, stairHeight - lowestTread + rise, side - 4, lowestTread - rise - 1};
-    if (view == View::stash || view == View::logbook) {
-        const int half = (stairHeight - 14) / 2;
-        return {8 + side + 8 * tread + 6, view == View::stash ? 6 : 8 + half, side - 6, half};
+    if (!treadOf(view)) {
+        const auto others = viewsAboveIt();
+        const int of = static_cast<int>(others.size()), high = (stairHeight - 8 - 2 * (of + 1)) / of;
+        const int at = static_cast<int>(std::find(others.begin(), others.end(), view) - others.begin());
+        return {8 + side + 8 * tread + 6, 6 + at * (high + 2), side - 6, high};
     }
     const int i = static_cast<int>(*treadOf(view));
     return {8 + side + i * tread, stairHeight - 1 - tall(i), tread - 3, tall(i)};

@@ -25,6 +25,14 @@ protected:
     }
 };
 
+TEST(ViewNames, EveryViewHasANameAndAKeyOfItsOwn) {
+    QStringList names, keys;
+    for (const auto view : every<app::View>())
+        names << app::nameOf(view), keys << app::keyTo(view);
+    EXPECT_FALSE(names.contains("") || keys.contains(""));
+    EXPECT_EQ(names.removeDuplicates() + keys.removeDuplicates(), 0);
+}
+
 TEST_F(Keys, DigitsGoToTheTreads) {
     for (int i = 0; i < 8; ++i) {
         key(static_cast<Qt::Key>(Qt::Key_1 + i));
