@@ -28,7 +28,7 @@ void settle() {
 }
 
 void chooseLargest() {
-    auto& session = window.room().session;
+    auto& session = window->room().session;
     for (const auto& block : session.quilt().blocks)
         if (!session.block() || block.pieces.size() > session.block()->pieces.size())
             session.chooseBlock(block.id);
@@ -37,7 +37,7 @@ void chooseLargest() {
 
 void nudge(benchmark::State& state) {
     chooseLargest();
-    window.room().session.goTo(up::app::View::lay);
+    window->room().session.goTo(up::app::View::lay);
     int way = 1;
     for (auto _ : state) {
         window->mat().take({{}, false, true});
@@ -49,10 +49,10 @@ void nudge(benchmark::State& state) {
 
 void restack(benchmark::State& state) {
     chooseLargest();
-    window.room().session.goTo(up::app::View::draw);
+    window->room().session.goTo(up::app::View::draw);
     int way = 1;
     for (auto _ : state) {
-        window.room().commands.restack(way);
+        window->room().commands.restack(way);
         settle();
         way = -way;
     }
@@ -63,9 +63,9 @@ void view(benchmark::State& state) {
     const auto wanted = up::every<up::app::View>()[static_cast<std::size_t>(state.range(0))];
     state.SetLabel(up::app::nameOf(wanted).toStdString());
     for (auto _ : state) {
-        window.room().session.goTo(up::app::View::stash);
+        window->room().session.goTo(up::app::View::stash);
         const auto begun = std::chrono::steady_clock::now();
-        window.room().session.goTo(wanted);
+        window->room().session.goTo(wanted);
         settle();
         state.SetIterationTime(
             std::chrono::duration<double>(std::chrono::steady_clock::now() - begun).count());
@@ -75,7 +75,7 @@ void view(benchmark::State& state) {
 /// A chunk dragged to and fro on its web, with what lies too close told at every step.
 void dragOnWeb(benchmark::State& state) {
     chooseLargest();
-    auto& session = window.room().session;
+    auto& session = window->room().session;
     if (!session.block()->layout) {
         up::Job job;
         auto layout = up::plan::layOut(session.quilt(), *session.block(), {0, 2, 1}, job);
@@ -105,12 +105,12 @@ void dragInLay(benchmark::State& state) {
         piece.place.right = up::measure::Length::ofMm(middle.x * -0.62);
         piece.place.down = up::measure::Length::ofMm(middle.y * -0.62);
     }
-    auto& session = window.room().session;
+    auto& session = window->room().session;
     session.startNew(std::move(quilt));
     session.goTo(up::app::View::lay);
     const auto piece = session.block()->pieces[150].id;
     session.choosePiece(piece);
-    while (window.room().checker.isBusy() || window.room().placements.isBusy())
+    while (window->room().checker.isBusy() || window->room().placements.isBusy())
         QApplication::processEvents(QEventLoop::AllEvents, 50); // the hand takes hold when all is said
     double way = 2;                                             // mm
     window->mat().take({piece, false, false});
@@ -126,16 +126,16 @@ void dragInLay(benchmark::State& state) {
 void numberAnew(benchmark::State& state) {
     auto quilt = up::bench::quiltOf(*up::intake::readSvg(up::bench::drawing(12), "many"));
     quilt.blocks[0].pieces.resize(300);
-    auto& session = window.room().session;
+    auto& session = window->room().session;
     session.startNew(std::move(quilt));
     session.goTo(up::app::View::lay);
-    while (window.room().checker.isBusy() || window.room().placements.isBusy())
+    while (window->room().checker.isBusy() || window->room().placements.isBusy())
         QApplication::processEvents(QEventLoop::AllEvents, 50);
     double longest = 0, back = 0;
     for (auto _ : state) {
         window->findChild<QAction*>("stack.number")->trigger();
-        while (window.room().mending.isBusy() || window.room().checker.isBusy() ||
-               window.room().placements.isBusy()) {
+        while (window->room().mending.isBusy() || window->room().checker.isBusy() ||
+               window->room().placements.isBusy()) {
             const auto begun = std::chrono::steady_clock::now();
             QApplication::processEvents();
             const std::chrono::duration<double, std::milli> took = std::chrono::steady_clock::now() - begun;
@@ -157,19 +157,40 @@ void firstLook(benchmark::State& state) {
     std::uint64_t seed = 1; // nothing of the one before helps with the next
     for (auto _ : state) {
         const auto quilt = up::bench::overlapping(300, seed++);
-        window.room().session.goTo(up::app::View::stash);
+        window->room().session.goTo(up::app::View::stash);
         const auto begun = std::chrono::steady_clock::now();
-        window.room().session.startNew(quilt);
-        window.room().session.goTo(wanted);
+        window->room().session.startNew(quilt);
+        window->room().session.goTo(wanted);
         settle();
         state.SetIterationTime(
             std::chrono::duration<double>(std::chrono::steady_clock::now() - begun).count());
     }
 }
 
+/// 300 pieces lined up at their left ends, so that most lie over each other: until the view is painted. The checks
+/// run meanwhile, as they do.
+void lineUp(benchmark::State& state) {
+    const auto wanted = up::every<up::app::View>()[static_cast<std::size_t>(state.range(0))];
+    state.SetLabel(up::app::nameOf(wanted).toStdString());
+    auto& session = window->room().session;
+    session.startNew(up::bench::overlapping(300));
+    session.goTo(wanted);
+    settle();
+    window->findChild<QAction*>("edit.all")->trigger();
+    for (auto _ : state) {
+        const auto begun = std::chrono::steady_clock::now();
+        window->room().places.lineUp(up::plan::Line::lefts);
+        settle();
+        state.SetIterationTime(
+            std::chrono::duration<double>(std::chrono::steady_clock::now() - begun).count());
+        session.undo();
+        settle();
+    }
+}
+
 /// 300 pieces in Lay, where most is dashed: the mat painted once, so far zoomed in.
 void paintZoomed(benchmark::State& state) {
-    auto& session = window.room().session;
+    auto& session = window->room().session;
     session.startNew(up::bench::overlapping(300));
     session.goTo(up::app::View::lay);
     settle();
@@ -223,6 +244,11 @@ int main(int count, char** words) {
                                  static_cast<void (*)(benchmark::State&)>(firstLook))
         ->DenseRange(0, 8)
         ->UseManualTime()
+        ->Unit(benchmark::kMillisecond);
+    benchmark::RegisterBenchmark("lined up, 300 pieces", static_cast<void (*)(benchmark::State&)>(lineUp))
+        ->DenseRange(0, 8)
+        ->UseManualTime()
+        ->Iterations(3)
         ->Unit(benchmark::kMillisecond);
     benchmark::RegisterBenchmark("painting, 300 pieces",
                                  static_cast<void (*)(benchmark::State&)>(paintZoomed))

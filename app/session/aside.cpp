@@ -4,6 +4,8 @@
 #include <QThreadPool>
 #include <array>
 #include <mutex>
+#include <sys/resource.h>
+#include <unistd.h>
 
 namespace up::app::jobs {
 namespace {
@@ -20,6 +22,14 @@ QThreadPool& threadsOf(Pool pool) {
         return out;
     }();
     return *all[static_cast<std::size_t>(pool)];
+}
+
+/// The window comes first: Linux knows a niceness of each thread, which those it starts inherit. Source: sched(7),
+/// setpriority(2).
+void standBack() {
+    constexpr int nicer = 10; // about a tenth of a core, while the window wants all of it
+    thread_local const bool stands = setpriority(PRIO_PROCESS, static_cast<id_t>(gettid()), nicer) == 0;
+    (void)stands; // where that is not allowed, all are alike
 }
 
 /// Lives with the owner, in its thread; the worker sees when it is gone.
@@ -66,6 +76,7 @@ void run(QObject* owner, Pool pool, std::function<std::function<void()>()> work)
     auto* box = new Mailbox(owner);
     threadsOf(pool).start([slot = box->slot(), work = std::move(work)]() mutable {
         std::function<void()> then;
+        standBack();
         try {
             then = work();
         } catch (...) {

@@ -140,7 +140,7 @@ private:
         if (seconds > 0.5) {
             ++m_late;
             std::fprintf(stderr, "%.2f s: %s, in %s\n", seconds, lastDeed().c_str(),
-                         nameOf(m_room->session.view()).toStdString().c_str());
+                         nameOf(m_window.room().session.view()).toStdString().c_str());
         }
         if (seconds > m_slowest) m_slowest = seconds, m_slowestDeed = lastDeed();
         m_since = {};
@@ -177,7 +177,7 @@ private:
         const Qt::KeyboardModifiers with = upTo(6) == 0 ? Qt::ShiftModifier : Qt::NoModifier;
         lastDeed() = "key " + QKeySequence(key).toString().toStdString() + " on " +
                      target.objectName().toStdString() + " in " +
-                     nameOf(m_room->session.view()).toStdString();
+                     nameOf(m_window.room().session.view()).toStdString();
         QTest::keyClick(&target, key, with);
     }
 
