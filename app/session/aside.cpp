@@ -1,35 +1,24 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/session/aside.hpp"
 
-#include <QThreadPool>
+#include "app/session/workers.hpp"
+
+#include <QCoreApplication>
+#include <QEvent>
 #include <array>
 #include <mutex>
-#include <sys/resource.h>
-#include <unistd.h>
 
 namespace up::app::jobs {
 namespace {
 
 /// Never destroyed: whoever ends the program does not wait for what nobody will look at.
-QThreadPool& threadsOf(Pool pool) {
+Workers& workersOf(Pool pool) {
+    constexpr int standBack = 10; // about a tenth of a core, while the window wants all of it
     static const auto all = [] {
-        std::array<QThreadPool*, 3> out{};
-        constexpr std::array threads{2, 2, 2};
-        for (std::size_t i = 0; i < out.size(); ++i) {
-            out[i] = new QThreadPool;
-            out[i]->setMaxThreadCount(threads[i]);
-        }
-        return out;
+        return std::array{new Workers(2, standBack), new Workers(2, standBack), new Workers(2, standBack),
+                          new Workers(1)};
     }();
     return *all[static_cast<std::size_t>(pool)];
-}
-
-/// The window comes first: Linux knows a niceness of each thread, which those it starts inherit. Source: sched(7),
-/// setpriority(2).
-void standBack() {
-    constexpr int nicer = 10; // about a tenth of a core, while the window wants all of it
-    thread_local const bool stands = setpriority(PRIO_PROCESS, static_cast<id_t>(gettid()), nicer) == 0;
-    (void)stands; // where that is not allowed, all are alike
 }
 
 /// Lives with the owner, in its thread; the worker sees when it is gone.
@@ -37,7 +26,8 @@ class Mailbox : public QObject {
 public:
     struct Slot {
         std::mutex mutex;
-        Mailbox* box; ///< null once it is gone
+        Mailbox* box;                 ///< null once it is gone
+        std::function<void()> answer; ///< once it has come
     };
     explicit Mailbox(QObject* owner) : QObject(owner), m_slot(std::make_shared<Slot>()) {
         m_slot->box = this;
@@ -48,35 +38,45 @@ public:
     }
     [[nodiscard]] std::shared_ptr<Slot> slot() const { return m_slot; }
 
+protected:
+    /// The answer has come.
+    void customEvent(QEvent*) override {
+        std::function<void()> act;
+        {
+            const std::scoped_lock lock(m_slot->mutex);
+            act.swap(m_slot->answer);
+        }
+        deleteLater();
+        act();
+    }
+
 private:
     std::shared_ptr<Slot> m_slot;
 };
 
-void post(Mailbox::Slot& slot, std::function<void()> act) {
+void post(Mailbox::Slot& slot, std::function<void()> answer) {
     const std::scoped_lock lock(slot.mutex);
     if (!slot.box) return;
-    QMetaObject::invokeMethod(
-        slot.box,
-        [box = slot.box, act = std::move(act)] {
-            box->deleteLater();
-            act();
-        },
-        Qt::QueuedConnection);
+    slot.answer = std::move(answer);
+    QCoreApplication::postEvent(slot.box, new QEvent(QEvent::User));
 }
 
 } // namespace
 
 bool anyAtWork() {
     for (const auto pool : {Pool::answers, Pool::errands, Pool::layouts})
-        if (threadsOf(pool).activeThreadCount() > 0) return true;
+        if (!workersOf(pool).isIdle()) return true;
     return false;
+}
+
+void finish(Pool pool) {
+    workersOf(pool).finish();
 }
 
 void run(QObject* owner, Pool pool, std::function<std::function<void()>()> work) {
     auto* box = new Mailbox(owner);
-    threadsOf(pool).start([slot = box->slot(), work = std::move(work)]() mutable {
+    workersOf(pool).start([slot = box->slot(), work = std::move(work)]() mutable {
         std::function<void()> then;
-        standBack();
         try {
             then = work();
         } catch (...) {

@@ -16,7 +16,8 @@ namespace up::app {
 enum class Pool : std::uint8_t {
     answers, ///< what is doubtful, what each piece needs: asked after every change
     errands, ///< what the user asked for: reading, mending, printing
-    layouts  ///< takes all the time it is given
+    layouts, ///< takes all the time it is given
+    copies   ///< of work that is not saved: one after the other, and soon
 };
 
 namespace jobs {
@@ -24,6 +25,8 @@ namespace jobs {
 void run(QObject* owner, Pool pool, std::function<std::function<void()>()> work);
 /// Something is being worked out aside, wanted or not.
 [[nodiscard]] bool anyAtWork();
+/// Waits until nothing is left to do there.
+void finish(Pool pool);
 } // namespace jobs
 
 /// Runs `work` aside, then `then(result)` in the thread of `owner`, unless `owner` is gone by then. What

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/session/autosave.hpp"
 
+#include "app/session/aside.hpp"
 #include "words/sentences.hpp"
 
 #include <mutex>
@@ -19,7 +20,6 @@ struct Autosave::Work {
 Autosave::Autosave(Session& session, const QString& folder, int delay, QObject* parent)
     : QObject(parent), m_session(session),
       m_copy(std::make_shared<store::RecoveryCopy>(folder.toStdString())), m_work(std::make_shared<Work>()) {
-    m_writer.setMaxThreadCount(1);
     m_timer.setSingleShot(true);
     m_timer.setInterval(delay);
     connect(&m_timer, &QTimer::timeout, this, &Autosave::keepAside);
@@ -27,12 +27,12 @@ Autosave::Autosave(Session& session, const QString& folder, int delay, QObject* 
 }
 
 Autosave::~Autosave() {
-    m_writer.waitForDone();
+    jobs::finish(Pool::copies);
     m_copy->drop();
 }
 
 void Autosave::takeUp(store::LeftWork work) {
-    m_writer.waitForDone();
+    jobs::finish(Pool::copies);
     m_copy->drop();
     m_copy = std::make_shared<store::RecoveryCopy>(std::move(work.copy));
     m_session.recover(std::move(work.quilt), QString::fromStdString(work.file));
@@ -47,16 +47,17 @@ void Autosave::keepNow() {
 void Autosave::keepAside() {
     if (!m_session.isDirty() || m_kept == m_session.state()) return;
     m_kept = m_session.state();
-    m_writer.start([this, copy = m_copy, file = m_session.path().toStdString(), quilt = m_session.quilt()] {
-        const auto kept = copy->keep(file, quilt);
-        if (kept) return;
-        const auto why = QString::fromStdString(words::sentence(kept.error()));
-        QMetaObject::invokeMethod(this, [this, why] {
-            if (!std::exchange(m_said, true))
-                m_session.complain(
-                    QObject::tr("No copy of unsaved work can be kept, so save often. %1").arg(why));
-        });
-    });
+    aside(
+        this,
+        [copy = m_copy, file = m_session.path().toStdString(), quilt = m_session.quilt()] {
+            return copy->keep(file, quilt);
+        },
+        [this](const Result<void>& kept) {
+            if (kept || std::exchange(m_said, true)) return;
+            m_session.complain(QObject::tr("No copy of unsaved work can be kept, so save often. %1")
+                                   .arg(QString::fromStdString(words::sentence(kept.error()))));
+        },
+        Pool::copies);
 }
 
 void Autosave::follow() {
@@ -75,7 +76,7 @@ void Autosave::follow() {
     m_timer.stop();
     if (m_kept == 0) return;
     m_kept = 0;
-    m_writer.waitForDone();
+    jobs::finish(Pool::copies);
     m_copy->drop();
 }
 

@@ -6,7 +6,6 @@
 #include "app/session/session.hpp"
 #include "core/store/recovery.hpp"
 
-#include <QThreadPool>
 #include <QTimer>
 #include <memory>
 
@@ -38,7 +37,6 @@ private:
     struct Work;
     std::shared_ptr<Work> m_work;
     QTimer m_timer;
-    QThreadPool m_writer;
     std::uint64_t m_kept = 0; ///< the state that is in the copy, or is being written; 0: none
     bool m_said = false;
 };

@@ -8,7 +8,11 @@
 namespace up::test {
 
 /// ms after which a test gives up: long, as a busy machine is no mistake.
+#ifdef __SANITIZE_THREAD__
+inline constexpr int patience = 300'000;
+#else
 inline constexpr int patience = 30'000;
+#endif
 
 } // namespace up::test
 

@@ -18,7 +18,8 @@ import sys
 
 SOURCE, BUILD = sys.argv[1], sys.argv[2]
 ROOMS = ("core", "words", "intake", "output", "demo", "cli", "app", "benchmarks")
-POSIX = {"fcntl.h", "unistd.h", "poll.h", "spawn.h", "sys/mman.h", "sys/wait.h", "sys/stat.h", "sys/file.h", "sys/types.h", "signal.h"}
+POSIX = {"fcntl.h", "unistd.h", "poll.h", "spawn.h", "sys/mman.h", "sys/wait.h", "sys/stat.h", "sys/file.h", "sys/types.h",
+         "sys/resource.h", "signal.h"}
 faults = []
 
 
