@@ -4,6 +4,8 @@
 #include <sys/resource.h>
 #include <unistd.h>
 
+#include <algorithm>
+
 namespace up::app {
 
 Workers::~Workers() {
@@ -34,9 +36,18 @@ bool Workers::isIdle() const {
     return m_waiting.empty() && m_atWork == 0;
 }
 
+namespace {
+
+/// This thread, so far behind those that are as it is now. Where that is not allowed, all are alike.
+void standBack(int niceness) {
+    const auto thread = static_cast<id_t>(gettid());
+    (void)setpriority(PRIO_PROCESS, thread, std::min(getpriority(PRIO_PROCESS, thread) + niceness, 19));
+}
+
+} // namespace
+
 void Workers::goOn() {
-    if (m_niceness > 0) // where that is not allowed, all are alike
-        (void)setpriority(PRIO_PROCESS, static_cast<id_t>(gettid()), m_niceness);
+    if (m_niceness > 0) standBack(m_niceness);
     std::unique_lock lock(m_mutex);
     while (true) {
         m_more.wait(lock, [this] { return m_ends || !m_waiting.empty(); });
