@@ -81,7 +81,7 @@ void StackCommands::askUnderlap() {
     const auto* block = filled();
     if (!block) return;
     const auto id = block->id;
-    const auto answer = m_asker.underlap({m_session.quilt(), id});
+    const auto answer = m_asker.underlap({m_session.quilt(), id, m_session.derived().block()});
     if (!answer) return;
     const auto planned = std::make_shared<plan::UnderlapPlan>();
     m_mending.start(

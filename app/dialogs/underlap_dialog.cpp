@@ -40,8 +40,8 @@ QTableWidgetItem* pieceItem(const quilt::Quilt& quilt, const quilt::Block& block
 UnderlapDialog::UnderlapDialog(UnderlapQuestion question, QWidget* parent)
     : Form(tr("What tucks under what on %1").arg(q(quilt::the(question.quilt.blocks, question.block).name)),
            parent),
-      m_quilt(std::move(question.quilt)), m_id(question.block), m_grown(block()),
-      m_amount(named(new QLineEdit(this), "underlap.amount")),
+      m_quilt(std::move(question.quilt)), m_id(question.block), m_plan(std::move(question.planned)),
+      m_grown(block()), m_amount(named(new QLineEdit(this), "underlap.amount")),
       m_drawn(named(new QRadioButton(tr("as drawn"), this), "underlap.drawn")),
       m_lighter(named(new QRadioButton(tr("the lighter one"), this), "underlap.lighter")),
       m_table(named(new QTableWidget(0, 3, this), "underlap.table")),

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/mend/mend.hpp"
+#include "core/plan/block/block_plan.hpp"
 
 namespace up::app {
 
@@ -18,6 +19,7 @@ struct GroundAnswer {
 struct UnderlapQuestion {
     quilt::Quilt quilt;
     BlockId block;
+    plan::BlockPlan planned{}; ///< what is known of it already; none: worked out anew
 };
 using UnderlapAnswer = mend::Tucking;
 
