@@ -17,6 +17,7 @@
 #include <QSpinBox>
 #include <QTest>
 #include <QThread>
+#include <mutex>
 
 namespace up::test {
 namespace {
@@ -35,6 +36,7 @@ protected:
     void open(int pages = 1, bool first = true) {
         auto pattern = std::make_shared<FakePattern>(board());
         pattern->page = [this](const app::ReadSettings& settings) {
+            const std::scoped_lock lock(m_mutex);
             m_asked = settings;
             return Result<quilt::Drawing>(board());
         };
@@ -54,6 +56,13 @@ protected:
         QTest::mouseClick(&picture, Qt::LeftButton, {}, picture.pixelOf(onPage).toPoint());
     }
     std::unique_ptr<ImportDialog> m_dialog;
+    /// How it was read last.
+    [[nodiscard]] app::ReadSettings asked() {
+        const std::scoped_lock lock(m_mutex);
+        return m_asked;
+    }
+
+    std::mutex m_mutex; ///< patterns are read aside
     app::ReadSettings m_asked{0, 0, false};
 };
 
@@ -206,13 +215,13 @@ TEST_F(Importing, AnotherPageIsReadAside) {
     page.setCurrentIndex(3);
     emit page.activated(3);
     EXPECT_TRUE(QTest::qWaitFor([&] { return button() == "Add 3 pieces"; }, test::patience));
-    EXPECT_EQ(m_asked.page, 4);
+    EXPECT_EQ(asked().page, 4);
 }
 
 TEST_F(Importing, BordersAreAskedForAndTheSideIsTold) {
     open();
     find<QCheckBox>("import.borders").click();
-    EXPECT_TRUE(QTest::qWaitFor([&] { return m_asked.borders; }, test::patience));
+    EXPECT_TRUE(QTest::qWaitFor([&] { return asked().borders; }, test::patience));
     find<QCheckBox>("import.reversed").click();
     EXPECT_TRUE(m_dialog->answer().options.givenReversed);
 }
@@ -301,7 +310,10 @@ TEST_F(Importing, WhoDoesNotWantToWaitKeepsWhatWasRead) {
     question.isScan = true;
     std::shared_ptr<Job> job;
     pattern->page = [&](const app::ReadSettings& settings) {
-        job = settings.job;
+        {
+            const std::scoped_lock lock(m_mutex);
+            job = settings.job;
+        }
         return readSlowly(*settings.job);
     };
     m_dialog = std::make_unique<ImportDialog>(std::move(question));
@@ -312,7 +324,10 @@ TEST_F(Importing, WhoDoesNotWantToWaitKeepsWhatWasRead) {
     EXPECT_SOON(find<QPushButton>("reading.stop").isVisible());
     find<QPushButton>("reading.stop").click();
     EXPECT_FALSE(find<QPushButton>("reading.stop").isVisible());
-    EXPECT_TRUE(job->stopped());
+    {
+        const std::scoped_lock lock(m_mutex);
+        EXPECT_TRUE(job->stopped());
+    }
     EXPECT_EQ(find<QSpinBox>("import.dpi").value(), 0) << "as it was read";
     EXPECT_EQ(button(), "Add 3 pieces");
     EXPECT_TRUE(find<QPushButton>("import.add").isEnabled());
