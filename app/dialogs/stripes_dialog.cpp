@@ -66,7 +66,7 @@ StripesDialog::StripesDialog(StripesQuestion question, QWidget* parent)
     column->addWidget(m_says);
     watch({m_print, m_matters, m_direction, m_within});
     connect(m_picture, &StripesPicture::turned, this, [this](double degrees) {
-        if (m_print->currentIndex() == 0) m_print->setCurrentIndex(1);
+        if (chosenIn<quilt::Print>(*m_print) == quilt::Print::plain) choose(*m_print, quilt::Print::striped);
         m_matters->setChecked(true);
         m_direction->setValue(degrees);
     });
@@ -96,7 +96,7 @@ QString StripesDialog::says() const {
 }
 
 void StripesDialog::follow(bool) {
-    const bool printed = m_print->currentIndex() != 0;
+    const bool printed = chosenIn<quilt::Print>(*m_print) != quilt::Print::plain;
     m_matters->setEnabled(printed);
     m_direction->setEnabled(printed && m_matters->isChecked());
     m_within->setEnabled(printed);
