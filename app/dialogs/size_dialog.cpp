@@ -252,12 +252,14 @@ void SizeDialog::tellThin(const Thin& thin, double factor) {
 }
 
 void SizeDialog::offerSmallest() {
-    std::optional<double> smallest = 0;
-    for (std::size_t i = 0; i < m_question.judged->pieces.size() && smallest; ++i) {
-        if (!isWhole() && m_question.block.pieces[i].id != m_question.chosen) continue;
-        const auto own = plan::smallestScale(m_question.judged->pieces[i], m_edge);
-        smallest = own ? std::optional(std::max(*smallest, *own)) : std::nullopt;
-    }
+    const std::pair asked(isWhole(), m_edge);
+    if (m_offered == asked) return; // whatever the scale now is
+    m_offered = asked;
+    std::vector<plan::PieceJudgement> judged;
+    for (std::size_t i = 0; i < m_question.judged->pieces.size(); ++i)
+        if (isWhole() || m_question.block.pieces[i].id == m_question.chosen)
+            judged.push_back(m_question.judged->pieces[i]);
+    const auto smallest = plan::smallestScale(judged, m_edge);
     m_smallest->setEnabled(smallest && *smallest >= least && *smallest <= most);
     if (!m_smallest->isEnabled()) return m_smallest->setText(tr("No size makes every part wide enough"));
     // A width that can be measured: up to the next 1/8 in, or half centimetre.

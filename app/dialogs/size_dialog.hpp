@@ -59,6 +59,7 @@ private:
     QLineEdit *m_width, *m_height, *m_mark, *m_stitchWidth;
     QSlider* m_slider;
     QPushButton* m_smallest;
+    std::optional<std::pair<bool, quilt::EdgeStitch>> m_offered; ///< of what `m_smallest` tells: whole, edge
     QLabel* m_verdict;
     QTableView* m_table;
     QTimer* m_later;

@@ -30,12 +30,16 @@ void Checker::start() {
                               ? plan::doubtsOf(owner, plan, &before->plan, &before->doubts)
                               : plan::doubtsOf(owner, plan);
             Answer answer;
-            answer.judged = std::make_shared<const plan::Judgement>(plan::judge(owner, plan));
+            const auto judged =
+                before ? std::optional<plan::JudgedBefore>({before->plan, before->edge, *before->judged})
+                       : std::nullopt;
+            answer.judged = std::make_shared<const plan::Judgement>(
+                plan::judge(owner, plan, judged ? &*judged : nullptr));
             auto found = plan::checkBlock(quilt, owner, plan, *answer.judged, doubts);
             answer.rows = check::rowsOf(std::move(found.open));
             answer.left = found.left.size();
-            answer.stack =
-                std::make_shared<const Stacked>(Stacked{std::move(plan), std::move(doubts), owner.underlap});
+            answer.stack = std::make_shared<const Stacked>(
+                Stacked{std::move(plan), std::move(doubts), owner.underlap, owner.edge, answer.judged});
             for (const auto& piece : owner.pieces)
                 answer.pieces.push_back(piece.id);
             return answer;

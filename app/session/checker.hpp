@@ -31,6 +31,8 @@ private:
         plan::BlockPlan plan;
         plan::Doubts doubts;
         measure::Length underlap;
+        quilt::EdgeStitch edge;
+        std::shared_ptr<const plan::Judgement> judged;
     };
     struct Answer {
         std::vector<check::Row> rows;

@@ -2,6 +2,7 @@
 // A plan that starts from an older one is the plan made from nothing, whatever has been done to the block between.
 #include "core/plan/block/doubts.hpp"
 #include "core/plan/block/ground_plan.hpp"
+#include "core/plan/block/judge_plan.hpp"
 #include "core/plan/block/plan_kept.hpp"
 #include "core/plan/lay/dry_lay.hpp"
 #include "tests/support/blobs.hpp"
@@ -49,6 +50,30 @@ void expectSame(const Quilt& before, const Quilt& now) {
     }
 }
 
+void expectSameJudgement(const plan::Judgement& kept, const plan::Judgement& fresh) {
+    EXPECT_EQ(kept.smallestScale, fresh.smallestScale);
+    ASSERT_EQ(kept.groups.size(), fresh.groups.size());
+    for (std::size_t i = 0; i < kept.groups.size(); ++i) {
+        EXPECT_EQ(kept.groups[i].pieces, fresh.groups[i].pieces);
+        EXPECT_EQ(kept.groups[i].otherHand, fresh.groups[i].otherHand);
+    }
+    for (std::size_t i = 0; i < kept.pieces.size(); ++i) {
+        EXPECT_EQ(kept.pieces[i].otherHand, fresh.pieces[i].otherHand) << i;
+        EXPECT_EQ(kept.pieces[i].axis.has_value(), fresh.pieces[i].axis.has_value()) << i;
+        EXPECT_EQ(kept.pieces[i].thin.size(), fresh.pieces[i].thin.size()) << i;
+        EXPECT_EQ(kept.pieces[i].narrowest.width, fresh.pieces[i].narrowest.width) << i;
+    }
+    EXPECT_EQ(kept.oneHand.size(), fresh.oneHand.size());
+}
+
+void judgedTheSame(const Quilt& before, const Quilt& now) {
+    const auto &was = before.blocks[0], &is = now.blocks[0];
+    const auto older = plan::planBlock(was), plan = plan::planBlock(is);
+    const auto judged = plan::judge(was, older);
+    const plan::JudgedBefore from{older, was.edge, judged};
+    expectSameJudgement(plan::judge(is, plan, &from), plan::judge(is, plan));
+}
+
 class KeptPlan : public testing::Test {
 protected:
     Quilt m_quilt = blobs(60, 3);
@@ -90,6 +115,29 @@ TEST_F(KeptPlan, WhenManyThingsHappenAtOnce) {
     quilt = must(edit::restack(quilt, block().id, piece(40), -7));
     quilt = must(edit::removePiece(quilt, block().id, piece(25)));
     expectSame(m_quilt, quilt);
+}
+
+/// Of each four two are alike, and a third is their mirror image.
+TEST_F(KeptPlan, WhatWasJudgedBefore) {
+    auto alike = block();
+    for (std::size_t i = 0; i + 3 < alike.pieces.size(); i += 4) {
+        alike.pieces[i + 1].outline = alike.pieces[i].outline;
+        alike.pieces[i + 3].outline = quilt::reversed(alike.pieces[i]);
+    }
+    m_quilt.blocks[0] = alike;
+    ASSERT_EQ(plan::judge(block(), plan::planBlock(block())).groups.size(), 30U);
+    judgedTheSame(m_quilt, m_quilt);
+    for (const std::size_t first : {0U, 8U, 59U})
+        judgedTheSame(m_quilt, must(edit::removePiece(m_quilt, block().id, piece(first))));
+    for (const int by : {1, -1, 12, -20})
+        judgedTheSame(m_quilt, must(edit::restack(m_quilt, block().id, piece(21), by)));
+    judgedTheSame(m_quilt,
+                  must(edit::movePiece(m_quilt, block().id, piece(12), measure::Length::ofMm(9), {})));
+    judgedTheSame(must(edit::removePiece(m_quilt, block().id, piece(12))), m_quilt);
+    auto wider = m_quilt;
+    alike.edge.width = measure::Length::ofMm(9);
+    wider.blocks[0] = alike;
+    judgedTheSame(m_quilt, wider);
 }
 
 /// A change far away is worked out from what lies near it alone.

@@ -3,7 +3,9 @@
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 #include <numbers>
+#include <tuple>
 
 namespace up::plan {
 
@@ -32,24 +34,70 @@ PieceJudgement judgePiece(const shape::Region& region, const shape::Profile& pro
     return out;
 }
 
-std::vector<Alike> groupsOf(const std::vector<shape::Profile>& profiles,
+/// Which pieces are and lie as they did before, and what is known of them.
+class Known {
+public:
+    Known(const BlockPlan& plan, const EdgeStitch& edge, const JudgedBefore* before)
+        : m_before(before), m_then(plan.from.size()) {
+        if (!before) return;
+        std::map<PieceId, std::size_t> then;
+        for (std::size_t i = 0; i < before->plan.from.size(); ++i)
+            then[before->plan.from[i].piece] = i;
+        for (std::size_t i = 0; i < plan.from.size(); ++i)
+            if (const auto it = then.find(plan.from[i].piece);
+                it != then.end() && before->plan.from[it->second] == plan.from[i])
+                m_then[i] = it->second;
+        m_sameEdge = before->edge == edge;
+    }
+    /// Null when it has to be looked at anew.
+    [[nodiscard]] const PieceJudgement* judgement(std::size_t piece) const {
+        return m_then[piece] && m_sameEdge ? &m_before->judged.pieces[*m_then[piece]] : nullptr;
+    }
+    /// How `piece` matched `first`, the first of a group; nothing when it was not compared with it.
+    struct Compared {
+        bool alike, mirrored;
+    };
+    [[nodiscard]] std::optional<Compared> compared(std::size_t first, std::size_t piece) const {
+        if (!m_then[first] || !m_then[piece]) return std::nullopt;
+        const auto& judged = m_before->judged;
+        const auto& a = judged.pieces[*m_then[first]];
+        const auto& b = judged.pieces[*m_then[piece]];
+        // Each piece is compared with the first of one group after the other until it finds its own.
+        if (judged.groups[a.alike].pieces.front() != *m_then[first] || b.alike < a.alike) return std::nullopt;
+        return Compared{a.alike == b.alike, b.otherHand};
+    }
+
+private:
+    const JudgedBefore* m_before;
+    std::vector<std::optional<std::size_t>> m_then; ///< where it stood
+    bool m_sameEdge = false;
+};
+
+/// Whether they match, and whether mirrored.
+std::optional<bool> matches(const std::vector<shape::Profile>& profiles, const Known& known,
+                            std::size_t first, std::size_t piece) {
+    if (const auto before = known.compared(first, piece))
+        return before->alike ? std::optional(before->mirrored) : std::nullopt;
+    const auto& [a, b] = std::tie(profiles[first], profiles[piece]);
+    const auto found = match(a, b, std::min(likenessTolerance(a), likenessTolerance(b)));
+    return found ? std::optional(found->mirrored) : std::nullopt;
+}
+
+std::vector<Alike> groupsOf(const std::vector<shape::Profile>& profiles, const Known& known,
                             std::vector<PieceJudgement>& pieces) {
     std::vector<Alike> groups;
     for (std::size_t i = 0; i < profiles.size(); ++i) {
-        std::optional<shape::Match> found;
+        std::optional<bool> mirrored;
         std::size_t group = 0;
-        for (; group < groups.size() && !found; ++group) {
-            const auto& first = profiles[groups[group].pieces.front()];
-            found =
-                match(first, profiles[i], std::min(likenessTolerance(first), likenessTolerance(profiles[i])));
-        }
-        if (found)
+        for (; group < groups.size() && !mirrored; ++group)
+            mirrored = matches(profiles, known, groups[group].pieces.front(), i);
+        if (mirrored)
             --group;
         else
             groups.push_back({});
         groups[group].pieces.push_back(i);
         pieces[i].alike = group;
-        pieces[i].otherHand = found && found->mirrored;
+        pieces[i].otherHand = mirrored.value_or(false);
         groups[group].otherHand += pieces[i].otherHand ? 1 : 0;
     }
     return groups;
@@ -142,18 +190,29 @@ std::optional<double> smallestScale(const PieceJudgement& piece, const EdgeStitc
     return high;
 }
 
-Judgement judge(const Block& block, const BlockPlan& plan) {
-    Judgement out;
-    std::vector<shape::Profile> profiles;
-    std::optional<double> smallest = 0;
-    for (const auto& region : plan.regions) {
-        profiles.emplace_back(region);
-        out.pieces.push_back(judgePiece(region, profiles.back(), block.edge));
-        const auto own = smallestScale(out.pieces.back(), block.edge);
-        smallest = own && smallest ? std::optional(std::max(*smallest, *own)) : std::nullopt;
+std::optional<double> smallestScale(const std::vector<PieceJudgement>& pieces, const EdgeStitch& stitch) {
+    double smallest = 0;
+    for (const auto& piece : pieces) {
+        if (smallest > 0 && !piece.widths.across.empty() && thinAt(piece, stitch, smallest).empty())
+            continue; // its own is smaller
+        const auto own = smallestScale(piece, stitch);
+        if (!own) return std::nullopt;
+        smallest = std::max(smallest, *own);
     }
-    out.smallestScale = smallest;
-    out.groups = groupsOf(profiles, out.pieces);
+    return smallest;
+}
+
+Judgement judge(const Block& block, const BlockPlan& plan, const JudgedBefore* before) {
+    Judgement out;
+    const Known known(plan, block.edge, before);
+    std::vector<shape::Profile> profiles;
+    for (std::size_t i = 0; i < plan.regions.size(); ++i) {
+        profiles.emplace_back(plan.regions[i]);
+        const auto* judged = known.judgement(i);
+        out.pieces.push_back(judged ? *judged : judgePiece(plan.regions[i], profiles.back(), block.edge));
+    }
+    out.smallestScale = smallestScale(out.pieces, block.edge);
+    out.groups = groupsOf(profiles, known, out.pieces);
     findOneHand(block, plan, out);
     return out;
 }

@@ -57,14 +57,26 @@ struct Judgement {
     std::optional<double> smallestScale;
 };
 
-/// Regions of `plan` are the block's.
-[[nodiscard]] Judgement judge(const quilt::Block& block, const BlockPlan& plan);
+/// What was judged before, to start from.
+struct JudgedBefore {
+    const BlockPlan& plan;
+    const quilt::EdgeStitch& edge;
+    const Judgement& judged; ///< of that plan and that edge
+};
+
+/// Regions of `plan` are the block's. From `before` pieces are taken that are and lie as they did then, and which
+/// of them are alike: the same as from nothing, in less time.
+[[nodiscard]] Judgement judge(const quilt::Block& block, const BlockPlan& plan,
+                              const JudgedBefore* before = nullptr);
 
 /// The thin parts of one piece at another size.
 [[nodiscard]] std::vector<shape::Narrow> thinAt(const PieceJudgement& piece, const quilt::EdgeStitch& stitch,
                                                 double scale);
 /// The smallest factor at which the piece has no thin part; nothing when 64 is not enough.
 [[nodiscard]] std::optional<double> smallestScale(const PieceJudgement& piece,
+                                                  const quilt::EdgeStitch& stitch);
+/// That of all of them.
+[[nodiscard]] std::optional<double> smallestScale(const std::vector<PieceJudgement>& pieces,
                                                   const quilt::EdgeStitch& stitch);
 
 } // namespace up::plan
