@@ -30,6 +30,7 @@ void TraceCommands::compare() {
 
 void TraceCommands::choose(const Way& way) {
     if (!m_session.block()) return;
+    m_session.derived().foresee(way.plan);
     m_session.apply(
         edit::chooseLayout(m_session.quilt(), m_session.blockId(), way.school, way.layout, m_session.now()),
         tr("lay out: %1").arg(q(words::schoolName(way.school))));

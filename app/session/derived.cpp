@@ -90,6 +90,11 @@ plan::TracePlan Derived::planned() const {
     return plan::planTrace(*m_quilt, *m_block, *m_block->layout, m_traceBefore ? &*m_traceBefore : nullptr);
 }
 
+void Derived::foresee(plan::TracePlan plan) {
+    m_trace.reset();
+    m_traceBefore = std::move(plan);
+}
+
 const plan::TracePlan& Derived::trace() {
     if (!m_trace) m_trace = m_block ? planned() : plan::TracePlan{};
     return *m_trace;

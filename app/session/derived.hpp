@@ -51,6 +51,8 @@ public:
     /// What is still to be found out; nothing when the newest state is known.
     [[nodiscard]] std::optional<PlacementQuestion> placementQuestion();
     [[nodiscard]] const plan::TracePlan& trace();
+    /// A plan of the layout as it is about to be, worked out aside: what is the same then is taken from it.
+    void foresee(plan::TracePlan plan);
     /// Of the layout that is chosen.
     [[nodiscard]] const std::vector<plan::TooClose>& tooClose();
     [[nodiscard]] const plan::StitchPlan& stitch();

@@ -53,9 +53,12 @@ void LayoutJob::start(const plan::TraceOptions& options) {
     aside(
         this,
         [of = m_laid, options, control = m_control] {
-            return plan::layOut(of.quilt, the(of.quilt.blocks, of.block), options, *control);
+            const auto& block = the(of.quilt.blocks, of.block);
+            auto layout = plan::layOut(of.quilt, block, options, *control);
+            auto plan = layout ? plan::planTrace(of.quilt, block, *layout) : plan::TracePlan{};
+            return Laid(std::move(layout), std::move(plan));
         },
-        [this](const Result<quilt::Layout>& found) { finish(found); }, Pool::layouts);
+        [this](const Laid& found) { finish(found); }, Pool::layouts);
 }
 
 void LayoutJob::stop() {
@@ -64,7 +67,7 @@ void LayoutJob::stop() {
 
 /// Pieces, fabrics' ways, the web and all that is left of it; where the block's own pieces lie does not
 /// matter.
-bool LayoutJob::isAsItWas(const LaidOf& was) const {
+bool LayoutJob::isAsItWas(const Asked& was) const {
     if (m_session.state() == was.state) return true;
     const auto& now = m_session.quilt();
     const auto* block = find(now.blocks, was.block);
@@ -77,17 +80,20 @@ bool LayoutJob::isAsItWas(const LaidOf& was) const {
            now.fabrics == was.quilt.fabrics && reserved(now) == reserved(was.quilt);
 }
 
-void LayoutJob::finish(const Result<quilt::Layout>& found) {
+void LayoutJob::finish(const Laid& found) {
+    const auto& [layout, plan] = found;
     m_running = false;
     m_tick.stop();
-    const bool laid = found && isAsItWas(m_laid);
-    if (!found)
-        m_session.complain(found.error());
-    else if (laid)
-        m_session.apply(edit::setLayout(m_session.quilt(), m_laid.block, *found, m_session.now()),
+    const bool laid = layout && isAsItWas(m_laid);
+    if (!layout) {
+        m_session.complain(layout.error());
+    } else if (laid) {
+        if (m_session.blockId() == m_laid.block) m_session.derived().foresee(plan);
+        m_session.apply(edit::setLayout(m_session.quilt(), m_laid.block, *layout, m_session.now()),
                         QObject::tr("lay out"));
-    else
+    } else {
         m_session.complain(QObject::tr("The block changed meanwhile; lay it out again."));
+    }
     emit runningChanged(false);
     if (laid && m_session.blockId() == m_laid.block && !m_control->stopped()) compare(m_options);
 }
@@ -96,7 +102,7 @@ void LayoutJob::compare(const plan::TraceOptions& options) {
     const auto* block = m_session.block();
     if (m_running || m_comparing || !block) return;
     m_compared = {m_session.quilt(), block->id, m_session.state()};
-    m_ways.clear();
+    m_ways.reset();
     m_compareControl = std::make_shared<up::Job>();
     m_comparing = true;
     auto less = options;
@@ -114,15 +120,15 @@ void LayoutJob::stopComparing() {
     if (m_compareControl) m_compareControl->stop();
 }
 
-void LayoutJob::finishComparing(const std::vector<Way>& ways) {
+void LayoutJob::finishComparing(std::vector<Way> ways) {
     m_comparing = false;
-    m_ways = ways;
+    m_ways = std::make_shared<const std::vector<Way>>(std::move(ways));
     emit waysChanged();
 }
 
-std::vector<Way> LayoutJob::ways() const {
+std::shared_ptr<const std::vector<Way>> LayoutJob::ways() const {
     const auto* block = m_session.block();
-    return block && block->id == m_compared.block && isAsItWas(m_compared) ? m_ways : std::vector<Way>{};
+    return block && block->id == m_compared.block && isAsItWas(m_compared) ? m_ways : nullptr;
 }
 
 } // namespace up::app

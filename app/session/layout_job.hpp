@@ -37,8 +37,9 @@ public:
     void compare(const plan::TraceOptions& options);
     void stopComparing();
     [[nodiscard]] bool isComparing() const { return m_comparing; }
-    /// Of the block now looked at, as it is; empty when they are not known, or of what it was before.
-    [[nodiscard]] std::vector<Way> ways() const;
+    /// Of the block now looked at, as it is, or null when they are not known, or of what it was before. The same
+    /// object as long as nobody compares anew.
+    [[nodiscard]] std::shared_ptr<const std::vector<Way>> ways() const;
 
 signals:
     void runningChanged(bool running);
@@ -48,21 +49,23 @@ signals:
     void waysChanged();
 
 private:
-    void finish(const Result<quilt::Layout>& found);
-    void finishComparing(const std::vector<Way>& ways);
+    /// A layout and what it means.
+    using Laid = std::pair<Result<quilt::Layout>, plan::TracePlan>;
+    void finish(const Laid& laid);
+    void finishComparing(std::vector<Way> ways);
     /// What was laid out: looked at, to see whether the answer still holds.
-    struct LaidOf {
+    struct Asked {
         quilt::Quilt quilt;
         BlockId block;
         std::uint64_t state = 0;
     };
-    [[nodiscard]] bool isAsItWas(const LaidOf& was) const;
+    [[nodiscard]] bool isAsItWas(const Asked& was) const;
 
     Session& m_session;
     std::shared_ptr<up::Job> m_control, m_compareControl;
-    LaidOf m_laid, m_compared;
+    Asked m_laid, m_compared;
     plan::TraceOptions m_options;
-    std::vector<Way> m_ways;
+    std::shared_ptr<const std::vector<Way>> m_ways;
     QTimer m_tick;
     QElapsedTimer m_since;
     bool m_running = false, m_comparing = false;

@@ -49,20 +49,41 @@ std::vector<QString> bestAt(const std::vector<Way>& ways) {
 
 } // namespace
 
-WayCard::WayCard(const Session& session, Way way, QString best, bool chosen, QWidget* parent)
-    : QAbstractButton(parent), m_session(session), m_way(std::move(way)), m_best(std::move(best)),
-      m_chosen(chosen) {
+WayCard::WayCard(const Session& session, Way way, QString best, QWidget* parent)
+    : QAbstractButton(parent), m_session(session), m_way(std::move(way)), m_best(std::move(best)) {
     setCursor(Qt::PointingHandCursor);
     setFocusPolicy(Qt::TabFocus);
     setMinimumSize(150, 104);
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     setToolTip(q(words::schoolWords(m_way.school)));
     setAccessibleName(q(words::schoolName(m_way.school)));
-    setAccessibleDescription(q(words::costWords(session.quilt(), m_way.cost) + ", " +
-                               words::cutsWords(session.quilt(), m_way.cost)));
+    describe();
 }
 
-void WayCard::paintSheets(QPainter& painter, const QRectF& room) const {
+void WayCard::describe() {
+    const auto& quilt = m_session.quilt();
+    setAccessibleDescription(
+        q(words::costWords(quilt, m_way.cost) + ", " + words::cutsWords(quilt, m_way.cost)));
+}
+
+void WayCard::setWay(Way way) {
+    m_way = std::move(way);
+    m_picture = {};
+    describe();
+    update();
+}
+
+void WayCard::setChosen(bool chosen) {
+    if (m_chosen == chosen) return;
+    m_chosen = chosen;
+    update();
+}
+
+/// The sheets with their outlines, small.
+QPixmap WayCard::pictureOf(QSize size) const {
+    QPixmap out(size * devicePixelRatioF());
+    out.setDevicePixelRatio(devicePixelRatioF());
+    out.fill(Qt::transparent);
     Scene scene;
     const drawn::TraceDrawing drawing{m_session.quilt(), *m_session.block(), m_way.layout, m_way.plan};
     scene.flowing = true;
@@ -70,8 +91,10 @@ void WayCard::paintSheets(QPainter& painter, const QRectF& room) const {
         scene.panels.push_back(sheetPanel(drawing, sheet, drawn::For::small));
         scene.panels.back().caption.clear();
     }
-    if (scene.panels.empty()) return;
-    const auto shelves = shelvesFor(scene, room);
+    if (scene.panels.empty()) return out;
+    QPainter painter(&out);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const auto shelves = shelvesFor(scene, QRectF({}, QSizeF(size)));
     for (std::size_t i = 0; i < shelves.size(); ++i) {
         const auto& panel = scene.panels[i];
         QTransform page;
@@ -81,6 +104,7 @@ void WayCard::paintSheets(QPainter& painter, const QRectF& room) const {
         for (const auto& layer : panel.layers)
             paintLayer(painter, layer, page);
     }
+    return out;
 }
 
 void WayCard::paintEvent(QPaintEvent*) {
@@ -92,7 +116,9 @@ void WayCard::paintEvent(QPaintEvent*) {
         QPen(look::q(m_chosen || hasFocus() || underMouse() ? look::brass : look::line), m_chosen ? 3 : 1.5));
     painter.drawRoundedRect(all, 6, 6);
     const double picture = std::min(120.0, all.width() * 0.46);
-    paintSheets(painter, {all.left() + 8, all.top() + 8, picture, all.height() - 16});
+    const QSize room = QSizeF(picture, all.height() - 16).toSize();
+    if (m_picture.isNull() || m_picture.size() != room * devicePixelRatioF()) m_picture = pictureOf(room);
+    painter.drawPixmap(all.topLeft() + QPointF(8, 8), m_picture);
     QRectF words(all.left() + picture + 16, all.top() + 6, all.width() - picture - 22, all.height() - 12);
     const auto write = [&](const QString& text, int size, bool bold, Colour colour) {
         QFont font = painter.font();
@@ -125,42 +151,63 @@ WaysStrip::WaysStrip(Session& session, LayoutJob& layout, TraceCommands& command
     refresh();
 }
 
-void WaysStrip::addCards(const std::vector<Way>& ways) {
-    const auto best = bestAt(ways);
+void WaysStrip::addCards() {
+    const auto best = bestAt(*m_ways);
+    for (std::size_t i = 0; i < m_ways->size(); ++i) {
+        const auto& way = (*m_ways)[i];
+        auto* card =
+            named(new WayCard(m_session, way, best[i], this), cardKeys[static_cast<std::size_t>(way.school)]);
+        connect(card, &QAbstractButton::clicked, this,
+                [this, ways = m_ways, i] { m_commands.choose((*ways)[i]); });
+        m_row->addWidget(card);
+        m_cards.push_back(card);
+    }
+}
+
+/// Which is chosen, and how that one lies since it was taken.
+void WaysStrip::refreshCards() {
     const auto* block = m_session.block();
-    for (std::size_t i = 0; i < ways.size(); ++i) {
-        // The chosen way: as it now lies, perhaps moved by hand since.
-        Way way = ways[i];
+    for (std::size_t i = 0; i < m_cards.size(); ++i) {
+        auto way = (*m_ways)[i];
         const bool chosen = block->layout && block->school == way.school;
+        m_cards[i]->setChosen(chosen);
+        if (m_cards[i]->way().layout == (chosen ? *block->layout : way.layout)) continue;
         if (chosen) {
             way.layout = *block->layout;
             way.plan = m_session.derived().trace();
             way.cost = plan::costOf(way.plan, way.layout);
         }
-        auto* card = named(new WayCard(m_session, std::move(way), best[i], chosen, this),
-                           cardKeys[static_cast<std::size_t>(ways[i].school)]);
-        connect(card, &QAbstractButton::clicked, this,
-                [this, picked = ways[i]] { m_commands.choose(picked); });
-        m_row->addWidget(card);
+        m_cards[i]->setWay(std::move(way));
     }
 }
 
-void WaysStrip::refresh() {
+void WaysStrip::addWaiting() {
+    m_row->addWidget(new QLabel(tr("Trying the other ways to lay it out…"), this));
+    auto* stop = named(new QPushButton(tr("Stop"), this), "ways.stop");
+    connect(stop, &QPushButton::clicked, this, [this] { m_layout.stopComparing(); });
+    m_row->addWidget(stop);
+    m_row->addStretch();
+}
+
+void WaysStrip::clear() {
     while (auto* item = m_row->takeAt(0)) {
         if (auto* widget = item->widget()) widget->hide(), widget->deleteLater();
         delete item;
     }
+    m_cards.clear();
+    m_ways.reset();
+}
+
+void WaysStrip::refresh() {
     const bool here = m_session.view() == View::trace && m_session.block();
-    const auto ways = here ? m_layout.ways() : std::vector<Way>{};
+    auto ways = here && !m_layout.isComparing() ? m_layout.ways() : nullptr;
+    if (ways && ways->size() < 2) ways.reset();
+    if (!ways || ways != m_ways) clear();
     if (here && m_layout.isComparing()) {
-        auto* says = new QLabel(tr("Trying the other ways to lay it out…"), this);
-        auto* stop = named(new QPushButton(tr("Stop"), this), "ways.stop");
-        connect(stop, &QPushButton::clicked, this, [this] { m_layout.stopComparing(); });
-        m_row->addWidget(says);
-        m_row->addWidget(stop);
-        m_row->addStretch();
-    } else if (ways.size() > 1) {
-        addCards(ways);
+        addWaiting();
+    } else if (ways) {
+        if (!m_ways) m_ways = std::move(ways), addCards();
+        refreshCards();
     }
     setVisible(m_row->count() > 0);
 }

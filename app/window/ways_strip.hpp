@@ -5,6 +5,7 @@
 #include "app/session/layout_job.hpp"
 
 #include <QAbstractButton>
+#include <QPixmap>
 
 class QHBoxLayout;
 
@@ -17,20 +18,25 @@ class WayCard : public QAbstractButton {
     Q_OBJECT
 public:
     /// `best`: what it is best at, in a few words, or nothing.
-    WayCard(const Session& session, Way way, QString best, bool chosen, QWidget* parent);
+    WayCard(const Session& session, Way way, QString best, QWidget* parent);
     [[nodiscard]] const Way& way() const { return m_way; }
+    /// The same way as it now lies, perhaps moved by hand since.
+    void setWay(Way way);
+    void setChosen(bool chosen);
     [[nodiscard]] QSize sizeHint() const override { return {190, 104}; }
 
 protected:
     void paintEvent(QPaintEvent* event) override;
 
 private:
-    void paintSheets(QPainter& painter, const QRectF& room) const;
+    [[nodiscard]] QPixmap pictureOf(QSize size) const;
+    void describe();
 
     const Session& m_session;
     Way m_way;
     QString m_best;
-    bool m_chosen;
+    bool m_chosen = false;
+    QPixmap m_picture; ///< painted once: hundreds of outlines take longer than a hand over the card
 };
 
 class WaysStrip : public QWidget {
@@ -40,12 +46,17 @@ public:
 
 private:
     void refresh();
-    void addCards(const std::vector<Way>& ways);
+    void clear();
+    void addWaiting();
+    void addCards();
+    void refreshCards();
 
     Session& m_session;
     LayoutJob& m_layout;
     TraceCommands& m_commands;
     QHBoxLayout* m_row;
+    std::shared_ptr<const std::vector<Way>> m_ways; ///< those shown, one card each
+    std::vector<WayCard*> m_cards;
 };
 
 } // namespace up::app
