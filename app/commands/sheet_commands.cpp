@@ -207,19 +207,23 @@ void SheetCommands::writeMats(CutFormat format, const std::vector<sheet::Page>& 
 
 void SheetCommands::writeCutFile() {
     if (!wanted()) return;
-    const QStringList kinds{tr("SVG"), tr("DXF R12, which every machine reads"), tr("DXF 2000 and later")};
-    const auto kind =
-        m_asker.choice(tr("Cut file"), tr("One layer for each fabric, linings too. Written as"), kinds);
-    if (!kind) return;
-    const auto as = kinds.indexOf(*kind);
-    const auto make = [as](const quilt::Quilt& quilt, const quilt::Block& block) {
+    enum class As : std::uint8_t { svg, r12, r2000 };
+    const auto as =
+        m_asker.oneOf<As>(tr("Cut file"), tr("One layer for each fabric, linings too. Written as"),
+                          {{As::svg, tr("SVG")},
+                           {As::r12, tr("DXF R12, which every machine reads")},
+                           {As::r2000, tr("DXF 2000 and later")}});
+    if (!as) return;
+    const bool svg = *as == As::svg;
+    const auto make = [svg, version = *as == As::r12 ? output::DxfVersion::r12 : output::DxfVersion::r2000](
+                          const quilt::Quilt& quilt, const quilt::Block& block) {
         return output::cutSheet(quilt, block).and_then([&](const sheet::Page& page) -> Result<std::string> {
-            if (as == 0) return output::writeSvg(page);
-            return output::writeDxf(page, as == 1 ? output::DxfVersion::r12 : output::DxfVersion::r2000);
+            if (svg) return output::writeSvg(page);
+            return output::writeDxf(page, version);
         });
     };
-    write(tr("Cut file"), as == 0 ? tr("SVG (*.svg)") : tr("DXF (*.dxf)"), as == 0 ? " cut.svg" : " cut.dxf",
-          make, tr("It is reversed, as it is cut with the paper side up."));
+    write(tr("Cut file"), svg ? tr("SVG (*.svg)") : tr("DXF (*.dxf)"), svg ? " cut.svg" : " cut.dxf", make,
+          tr("It is reversed, as it is cut with the paper side up."));
 }
 
 } // namespace up::app

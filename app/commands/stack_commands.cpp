@@ -174,14 +174,13 @@ void StackCommands::offerUnits() {
     const auto found = plan::suggestedUnits(*block, m_session.derived().block());
     if (found.empty())
         return m_session.tell(tr("No pieces here could be fused together by themselves first."));
-    QStringList choices;
+    std::vector<std::pair<std::vector<PieceId>, QString>> choices;
     for (const auto& unit : found)
-        choices << q(words::piecesWords(*block, unit));
-    const auto chosen = m_asker.choice(
+        choices.emplace_back(unit, q(words::piecesWords(*block, unit)));
+    const auto chosen = m_asker.oneOf(
         tr("Units"), tr("These could be fused together on a pressing sheet first. Make one a unit?"),
         choices);
-    if (const auto which = chosen ? choices.indexOf(*chosen) : -1; which >= 0)
-        makeUnit(found[static_cast<std::size_t>(which)]);
+    if (chosen) makeUnit(*chosen);
 }
 
 void StackCommands::askGround() {

@@ -79,6 +79,14 @@ std::optional<QString> DialogAsker::choice(const QString& title, const QString& 
     return ok ? std::optional(answer) : std::nullopt;
 }
 
+std::optional<std::size_t> DialogAsker::placeOf(const QString& title, const QString& question,
+                                                const QStringList& choices) {
+    bool ok = false;
+    const QString answer = QInputDialog::getItem(m_parent, title, question, choices, 0, false, &ok);
+    const auto row = ok ? choices.indexOf(answer) : -1;
+    return row >= 0 ? std::optional(static_cast<std::size_t>(row)) : std::nullopt;
+}
+
 std::optional<QColor> DialogAsker::colour(const QString& title, const QColor& proposed) {
     const QColor answer = QColorDialog::getColor(proposed, m_parent, title);
     return answer.isValid() ? std::optional(answer) : std::nullopt;

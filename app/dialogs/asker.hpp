@@ -39,8 +39,19 @@ public:
     /// Nothing when cancelled.
     virtual std::optional<QString> text(const QString& title, const QString& question,
                                         const QString& proposed) = 0;
+    /// One of those, or whatever is typed instead.
     virtual std::optional<QString> choice(const QString& title, const QString& question,
                                           const QStringList& choices) = 0;
+    /// One of those, which are told by their words.
+    template<class V>
+    std::optional<V> oneOf(const QString& title, const QString& question,
+                           const std::vector<std::pair<V, QString>>& values) {
+        QStringList choices;
+        for (const auto& [value, words] : values)
+            choices << words;
+        const auto row = placeOf(title, question, choices);
+        return row ? std::optional(values[*row].first) : std::nullopt;
+    }
     virtual std::optional<QColor> colour(const QString& title, const QColor& proposed) = 0;
     virtual std::optional<BlockAnswer> block(const BlockQuestion& question) = 0;
     virtual std::optional<quilt::Web> web(const quilt::Web& web, measure::System units) = 0;
@@ -64,6 +75,11 @@ public:
     /// Which of the answers; nothing when it is put off (Escape). The first is the safe one.
     virtual std::optional<std::size_t> decide(const QString& title, const QString& question,
                                               const QStringList& answers) = 0;
+
+protected:
+    /// Of what is chosen, from 0, within `choices`, all different; nothing when cancelled.
+    virtual std::optional<std::size_t> placeOf(const QString& title, const QString& question,
+                                               const QStringList& choices) = 0;
 };
 
 /// Asks with dialogs over `parent`.
@@ -77,6 +93,8 @@ public:
     SaveAnswer saveChanges(const QString& quilt) override;
     std::optional<QString> text(const QString& title, const QString& question,
                                 const QString& proposed) override;
+    std::optional<std::size_t> placeOf(const QString& title, const QString& question,
+                                       const QStringList& choices) override;
     std::optional<QString> choice(const QString& title, const QString& question,
                                   const QStringList& choices) override;
     std::optional<QColor> colour(const QString& title, const QColor& proposed) override;

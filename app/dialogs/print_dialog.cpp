@@ -137,13 +137,14 @@ void PrintDialog::build() {
 
 void PrintDialog::fillPrinters() {
     m_printer->addItem(tr("A PDF file"));
+    const auto add = [this](const Printer& one) { m_printer->addItem(capital(one.name()), one.name()); };
     for (const auto& one : m_question.printers)
-        m_printer->addItem(capital(one->name()));
+        add(*one);
     if (!m_question.more) return;
-    aside(this, m_question.more, [this](const std::vector<std::shared_ptr<Printer>>& found) {
+    aside(this, m_question.more, [this, add](const std::vector<std::shared_ptr<Printer>>& found) {
         for (const auto& one : found) {
             m_question.printers.push_back(one);
-            m_printer->addItem(capital(one->name()));
+            add(*one);
         }
     });
 }
@@ -153,8 +154,10 @@ const PrintKind& PrintDialog::kind() const {
 }
 
 Printer* PrintDialog::printer() const {
-    const int at = m_printer->currentIndex();
-    return at > 0 ? m_question.printers[static_cast<std::size_t>(at - 1)].get() : nullptr;
+    const auto name = m_printer->currentData().toString(); // a PDF file has none
+    for (const auto& one : m_question.printers)
+        if (!name.isEmpty() && one->name() == name) return one.get();
+    return nullptr;
 }
 
 QString PrintDialog::printerName() const {

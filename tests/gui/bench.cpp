@@ -39,6 +39,15 @@ std::optional<QString> FakeAsker::choice(const QString& title, const QString& qu
     return next(choices);
 }
 
+std::optional<std::size_t> FakeAsker::placeOf(const QString& title, const QString& question,
+                                              const QStringList& from) {
+    asked << title + ": " + question;
+    const auto wanted = next(choices);
+    const auto row = wanted ? from.indexOf(*wanted) : -1;
+    EXPECT_EQ(row >= 0, wanted.has_value()) << "that is not to be chosen";
+    return row >= 0 ? std::optional(static_cast<std::size_t>(row)) : std::nullopt;
+}
+
 std::optional<app::BlockAnswer> FakeAsker::block(const app::BlockQuestion& question) {
     if (blockAnswer) return blockAnswer(question);
     const auto name = text("New block", "name", "");

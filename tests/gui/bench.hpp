@@ -34,6 +34,8 @@ public:
     app::SaveAnswer saveChanges(const QString& quilt) override;
     std::optional<QString> text(const QString& title, const QString& question, const QString&) override;
     std::optional<QString> choice(const QString& title, const QString& question, const QStringList&) override;
+    std::optional<std::size_t> placeOf(const QString& title, const QString& question,
+                                       const QStringList& choices) override;
     std::optional<QColor> colour(const QString&, const QColor&) override { return nextColour; }
     /// Name and size from `texts`, the rest as proposed, unless `blockAnswer` says otherwise.
     std::optional<app::BlockAnswer> block(const app::BlockQuestion& question) override;
