@@ -13,8 +13,8 @@ namespace {
 
 using measure::Length;
 using plan::From;
+using plan::Landmark;
 using plan::PlaceMeasure;
-using plan::Spot;
 
 /// Without scant and generous: a hand lays no closer.
 std::string plainly(Length length, measure::System units) {
@@ -23,11 +23,11 @@ std::string plainly(Length length, measure::System units) {
 
 const char* spotWords(const PlaceMeasure& m) {
     switch (m.spot) {
-    case Spot::leftEnd: return m.isTip ? N_("left tip {0}") : N_("left end {0}");
-    case Spot::rightEnd: return m.isTip ? N_("right tip {0}") : N_("right end {0}");
-    case Spot::top: return m.isTip ? N_("upper tip {0}") : N_("top {0}");
-    case Spot::bottom: return m.isTip ? N_("lower tip {0}") : N_("bottom {0}");
-    case Spot::middle: return N_("middle {0}");
+    case Landmark::leftEnd: return m.isTip ? N_("left tip {0}") : N_("left end {0}");
+    case Landmark::rightEnd: return m.isTip ? N_("right tip {0}") : N_("right end {0}");
+    case Landmark::top: return m.isTip ? N_("upper tip {0}") : N_("top {0}");
+    case Landmark::bottom: return m.isTip ? N_("lower tip {0}") : N_("bottom {0}");
+    case Landmark::middle: return N_("middle {0}");
     }
     return "{0}";
 }

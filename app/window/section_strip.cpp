@@ -15,7 +15,7 @@ namespace up::app {
 namespace {
 
 constexpr double side = 14, above = 26, ground = 10; // pixels round the section
-constexpr double highest = 24, lowest = 4;           // of a tread
+constexpr double highest = 24, lowest = 4;           // of a ledge
 
 } // namespace
 
@@ -36,7 +36,7 @@ void SectionStrip::refresh() {
     const auto* block = m_session.block();
     setVisible(!m_tight && m_session.view() == View::lay && m_session.layMode() == LayMode::block && block &&
                !block->pieces.empty());
-    m_treads.clear();
+    m_ledges.clear();
     if (!isVisibleTo(parentWidget())) return;
     const auto& plan = m_session.derived().block();
     std::vector<stack::Over> pairs;
@@ -48,43 +48,43 @@ void SectionStrip::refresh() {
     }
     const auto line = m_session.section();
     m_length = std::max(1.0, shape::distance(line.from, line.to));
-    m_treads = stack::sectionOf(plan.regions, m_order, line.from, line.to);
+    m_ledges = stack::sectionOf(plan.regions, m_order, line.from, line.to);
     m_levels = 1;
-    for (const auto& tread : m_treads)
-        m_levels = std::max(m_levels, tread.level + 1);
+    for (const auto& ledge : m_ledges)
+        m_levels = std::max(m_levels, ledge.level + 1);
     update();
 }
 
-QRectF SectionStrip::rectOf(const stack::Tread& tread) const {
+QRectF SectionStrip::rectOf(const stack::Ledge& ledge) const {
     const double room = height() - above - ground - 6;
     const double high = std::clamp(room / m_levels, lowest, highest), scale = (width() - 2 * side) / m_length;
-    return {side + tread.from * scale, height() - 4 - ground - (tread.level + 1) * high,
-            std::max(3.0, (tread.to - tread.from) * scale), high - 1};
+    return {side + ledge.from * scale, height() - 4 - ground - (ledge.level + 1) * high,
+            std::max(3.0, (ledge.to - ledge.from) * scale), high - 1};
 }
 
 std::vector<QRectF> SectionStrip::treadsOf(PieceId piece) const {
     std::vector<QRectF> out;
     const auto* block = m_session.block();
-    for (const auto& tread : m_treads)
-        if (block && block->pieces[tread.piece].id == piece) out.push_back(rectOf(tread));
+    for (const auto& ledge : m_ledges)
+        if (block && block->pieces[ledge.piece].id == piece) out.push_back(rectOf(ledge));
     return out;
 }
 
-const stack::Tread* SectionStrip::at(QPointF pixel) const {
-    for (auto tread = m_treads.rbegin(); tread != m_treads.rend(); ++tread)
-        if (rectOf(*tread).contains(pixel)) return &*tread;
+const stack::Ledge* SectionStrip::at(QPointF pixel) const {
+    for (auto ledge = m_ledges.rbegin(); ledge != m_ledges.rend(); ++ledge)
+        if (rectOf(*ledge).contains(pixel)) return &*ledge;
     return nullptr;
 }
 
-/// The tread that the held one is dragged onto.
-const stack::Tread* SectionStrip::target() const {
+/// The ledge that the held one is dragged onto.
+const stack::Ledge* SectionStrip::target() const {
     const auto* found = m_held ? at(m_now) : nullptr;
     return found && found->piece != m_held->piece ? found : nullptr;
 }
 
-void SectionStrip::paintTread(QPainter& painter, const stack::Tread& tread, QRectF rect) const {
+void SectionStrip::paintLedge(QPainter& painter, const stack::Ledge& ledge, QRectF rect) const {
     const auto& block = *m_session.block();
-    const auto& piece = block.pieces[tread.piece];
+    const auto& piece = block.pieces[ledge.piece];
     const Colour cloth = drawn::clothOf(m_session.quilt(), piece.fabric);
     const bool chosen = m_session.piece() && m_session.piece()->id == piece.id;
     painter.setPen(QPen(look::q(chosen ? look::brassBright : look::ink), chosen ? 2.5 : 0.8));
@@ -112,7 +112,7 @@ void SectionStrip::paintEvent(QPaintEvent*) {
     if (!block) return;
     painter.setPen(look::q(look::slate));
     look::writeFitting(painter, {side, 4, width() - 2 * side, above - 6}, Qt::AlignVCenter | Qt::AlignLeft,
-                       m_treads.empty()
+                       m_ledges.empty()
                            ? tr("No piece lies along the dashed line. Drag its ends A and B.")
                            : tr("The stack from the side, A to B: drag a piece over or under another."),
                        13);
@@ -120,12 +120,12 @@ void SectionStrip::paintEvent(QPaintEvent*) {
     painter.fillRect(cloth, look::q(drawn::clothOf(m_session.quilt(), block->background)));
     painter.setPen(QPen(look::q(look::slate), 0.8));
     painter.drawRect(cloth);
-    for (const auto& tread : m_treads)
-        if (!m_held || tread.piece != m_held->piece) paintTread(painter, tread, rectOf(tread));
+    for (const auto& ledge : m_ledges)
+        if (!m_held || ledge.piece != m_held->piece) paintLedge(painter, ledge, rectOf(ledge));
     if (!m_held) return;
-    for (const auto& tread : m_treads)
-        if (tread.piece == m_held->piece)
-            paintTread(painter, tread, rectOf(tread).translated(0, m_now.y() - m_from.y()));
+    for (const auto& ledge : m_ledges)
+        if (ledge.piece == m_held->piece)
+            paintLedge(painter, ledge, rectOf(ledge).translated(0, m_now.y() - m_from.y()));
     if (const auto* onto = target()) {
         const auto rect = rectOf(*onto);
         const double y = m_now.y() < m_from.y() ? rect.top() : rect.bottom();
@@ -135,10 +135,10 @@ void SectionStrip::paintEvent(QPaintEvent*) {
 }
 
 void SectionStrip::mousePressEvent(QMouseEvent* event) {
-    const auto* tread = at(event->position());
-    m_held = tread ? std::optional(*tread) : std::nullopt;
+    const auto* ledge = at(event->position());
+    m_held = ledge ? std::optional(*ledge) : std::nullopt;
     m_from = m_now = event->position();
-    if (tread) m_session.choosePiece(m_session.block()->pieces[tread->piece].id);
+    if (ledge) m_session.choosePiece(m_session.block()->pieces[ledge->piece].id);
 }
 
 void SectionStrip::mouseMoveEvent(QMouseEvent* event) {

@@ -17,7 +17,7 @@ constexpr double leastDisc = 0.12; // of the largest disc's radius
 constexpr double pi = 3.14159265358979323846;
 
 /// Where discs are looked for: points of a lattice within the shape, with the room there is around them.
-struct Spot {
+struct Roomy {
     Point at;
     double room;
 };
@@ -37,9 +37,9 @@ double roomBeside(const std::vector<Disc>& discs, Point p) {
 }
 
 /// Climbs from a spot to where there is most room, by halving steps.
-Disc settled(const Region& region, const std::vector<Disc>& before, Spot from, double step) {
+Disc settled(const Region& region, const std::vector<Disc>& before, Roomy from, double step) {
     const auto room = [&](Point p) { return std::min(roomAt(region, p), roomBeside(before, p)); };
-    Spot best = from;
+    Roomy best = from;
     while (step > from.room * 0.02) {
         bool better = false;
         for (const Point by : {Point{step, 0}, Point{-step, 0}, Point{0, step}, Point{0, -step}})
@@ -55,7 +55,7 @@ double cellOf(const Form& form) {
 }
 
 /// From points of the lattice and of the edges no farther apart; the rest of a cell is added.
-double rimOf(const Form& form, const std::vector<Spot>& spots) {
+double rimOf(const Form& form, const std::vector<Roomy>& spots) {
     const double cell = cellOf(form);
     double farthest = 0;
     for (const auto& spot : spots)
@@ -70,10 +70,10 @@ double rimOf(const Form& form, const std::vector<Spot>& spots) {
     return farthest + cell;
 }
 
-std::vector<Spot> spotsOf(const Form& form, const Region& region) {
+std::vector<Roomy> spotsOf(const Form& form, const Region& region) {
     const auto box = region.bounds();
     const double cell = cellOf(form);
-    std::vector<Spot> out;
+    std::vector<Roomy> out;
     for (double y = box.top + cell / 2; y < box.bottom; y += cell)
         for (double x = box.left + cell / 2; x < box.right; x += cell)
             if (const double room = roomAt(region, {x, y}); room > 0) out.push_back({{x, y}, room});
@@ -86,7 +86,7 @@ void addDiscs(Form& form, const Region& region) {
     double covered = 0;
     while (form.discs.size() < mostDiscs && covered < filled * form.area) {
         const auto best = std::max_element(spots.begin(), spots.end(),
-                                           [](const Spot& a, const Spot& b) { return a.room < b.room; });
+                                           [](const Roomy& a, const Roomy& b) { return a.room < b.room; });
         if (best->room <= 0) break;
         const auto disc = settled(region, form.discs, *best, std::max(form.girth / 28, form.diameter / 140));
         if (!form.discs.empty() && disc.radius < leastDisc * form.discs.front().radius) break;

@@ -29,13 +29,13 @@ Squeezer::Squeezer(std::vector<Piece> pieces, std::vector<Bay> bays, const std::
     m_here = m_best;
 }
 
-void Squeezer::measure(Found& found) {
+void Squeezer::measure(State& found) {
     while (found.bays.size() > 1 && found.pieces.usedOf(found.bays.size() - 1) <= 0)
         found.bays.pop_back(); // everything found room in the others
     found.used = found.pieces.usedOf(found.bays.size() - 1);
 }
 
-double Squeezer::floorOf(const Found& found) const {
+double Squeezer::floorOf(const State& found) const {
     double out = 0;
     for (std::size_t i = 0; i < m_pieces.size(); ++i)
         if (m_pieces[i].fixed && found.pieces.bay(i) == found.bays.size() - 1)

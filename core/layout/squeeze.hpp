@@ -36,11 +36,11 @@ public:
     [[nodiscard]] int steps() const { return m_steps; }
 
 private:
-    struct Found {
+    struct State {
         Arrangement pieces;
         std::vector<Bay> bays;
         double used = 0; ///< of the last bay
-        [[nodiscard]] bool isBetterThan(const Found& other) const {
+        [[nodiscard]] bool isBetterThan(const State& other) const {
             return bays.size() != other.bays.size() ? bays.size() < other.bays.size() : used < other.used;
         }
     };
@@ -50,14 +50,14 @@ private:
     /// Everything slides up, the highest first: what room there is comes together at the end.
     void settle(Arrangement& now, const std::vector<Bay>& bays) const;
     /// Its last bay's use, after bays that hold nothing have gone.
-    static void measure(Found& found);
+    static void measure(State& found);
     /// How far down its last bay fixed pieces lie.
-    [[nodiscard]] double floorOf(const Found& found) const;
+    [[nodiscard]] double floorOf(const State& found) const;
 
     std::vector<Piece> m_pieces;
     std::vector<double> m_heights; ///< of the bays as they were given
     Random m_random;
-    Found m_best, m_here; ///< `m_here`: where attempts begin
+    State m_best, m_here; ///< `m_here`: where attempts begin
     std::array<std::optional<Attempt>, 2> m_attempts;
     std::array<bool, 2> m_kicked{};
     double m_share; ///< of the height that is taken away next

@@ -182,8 +182,9 @@ constexpr auto fieldsOf(Of<EdgeStitch>) {
     return std::tuple{always("stitch", &T::kind), always("width", &T::width).within(0.1, 25.4)};
 }
 
-constexpr auto fieldsOf(Of<Patch>) {
-    return std::tuple{always("fabric", &Patch::fabric), always("cut", &Patch::cut).within(1, 10'000)};
+constexpr auto fieldsOf(Of<GroundPatch>) {
+    return std::tuple{always("fabric", &GroundPatch::fabric),
+                      always("cut", &GroundPatch::cut).within(1, 10'000)};
 }
 constexpr auto fieldsOf(Of<GroundStrip>) {
     using T = GroundStrip;

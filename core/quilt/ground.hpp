@@ -16,16 +16,16 @@ using measure::Angle;
 using measure::Length;
 
 /// One cloth of a strip, as it is cut.
-struct Patch {
+struct GroundPatch {
     FabricId fabric;
     Length cut; ///< along the strip
-    bool operator==(const Patch&) const = default;
+    bool operator==(const GroundPatch&) const = default;
 };
 
 /// Patches sewn end to end.
 struct GroundStrip {
     Length cut; ///< across
-    std::vector<Patch> patches;
+    std::vector<GroundPatch> patches;
     bool operator==(const GroundStrip&) const = default;
 };
 

@@ -13,7 +13,7 @@ std::vector<std::pair<double, double>> stretchesIn(const shape::Region& piece, P
     std::vector<std::pair<double, double>> out;
     for (const auto& part : shape::inside({a, b}, piece)) {
         const double s = shape::distance(a, part.front()), t = shape::distance(a, part.back());
-        if (std::abs(t - s) >= leastTread) out.emplace_back(std::min(s, t), std::max(s, t));
+        if (std::abs(t - s) >= leastLedge) out.emplace_back(std::min(s, t), std::max(s, t));
     }
     std::sort(out.begin(), out.end());
     return out;
@@ -21,9 +21,9 @@ std::vector<std::pair<double, double>> stretchesIn(const shape::Region& piece, P
 
 } // namespace
 
-std::vector<Tread> sectionOf(const std::vector<shape::Region>& pieces, const std::vector<std::size_t>& order,
+std::vector<Ledge> sectionOf(const std::vector<shape::Region>& pieces, const std::vector<std::size_t>& order,
                              Point a, Point b) {
-    std::vector<Tread> out;
+    std::vector<Ledge> out;
     shape::Box line;
     line.take(a), line.take(b);
     for (const std::size_t piece : order) {
@@ -32,7 +32,7 @@ std::vector<Tread> sectionOf(const std::vector<shape::Region>& pieces, const std
         for (const auto& [from, to] : stretchesIn(pieces[piece], a, b)) {
             int level = 0;
             for (std::size_t i = 0; i < lower; ++i)
-                if (std::min(to, out[i].to) - std::max(from, out[i].from) >= leastTread)
+                if (std::min(to, out[i].to) - std::max(from, out[i].from) >= leastLedge)
                     level = std::max(level, out[i].level + 1);
             out.push_back({piece, from, to, level});
         }

@@ -73,11 +73,11 @@ public:
         Mask open(m_ink.width, m_ink.height);
         for (std::size_t i = 0; i < toInk.size(); ++i)
             open.in[i] = toInk[i] > static_cast<float>(bridge) ? 1 : 0;
-        const auto found = patchesOf(open);
+        const auto found = blotsOf(open);
         const double least = leastSide * leastSide * m_perMm * m_perMm * 0.25;
-        for (std::size_t n = 0; n < found.patches.size(); ++n) {
-            const auto& patch = found.patches[n];
-            if (patch.touchesBorder || static_cast<double>(patch.dots) < least || isPage(patch)) continue;
+        for (std::size_t n = 0; n < found.blots.size(); ++n) {
+            const auto& blot = found.blots[n];
+            if (blot.touchesBorder || static_cast<double>(blot.dots) < least || isPage(blot)) continue;
             if (!take(found, static_cast<std::int32_t>(n))) continue;
             add(found, static_cast<std::int32_t>(n), bridge, out);
         }
@@ -86,42 +86,41 @@ public:
 
 private:
     /// The paper itself, on a dark table.
-    [[nodiscard]] bool isPage(const Patch& patch) const {
-        return patch.right - patch.left > m_ink.width * 0.85 &&
-               patch.bottom - patch.top > m_ink.height * 0.85;
+    [[nodiscard]] bool isPage(const Blot& blot) const {
+        return blot.right - blot.left > m_ink.width * 0.85 && blot.bottom - blot.top > m_ink.height * 0.85;
     }
     /// False when most of it has been found before, with smaller gaps closed.
-    bool take(const Patches& found, std::int32_t number) {
-        const auto& patch = found.patches[static_cast<std::size_t>(number)];
+    bool take(const Blots& found, std::int32_t number) {
+        const auto& blot = found.blots[static_cast<std::size_t>(number)];
         std::size_t known = 0;
-        each(patch, [&](std::size_t at) { known += found.number[at] == number && m_taken[at] ? 1U : 0U; });
-        if (known * 5 > patch.dots) return false;
-        each(patch, [&](std::size_t at) {
+        each(blot, [&](std::size_t at) { known += found.number[at] == number && m_taken[at] ? 1U : 0U; });
+        if (known * 5 > blot.dots) return false;
+        each(blot, [&](std::size_t at) {
             if (found.number[at] == number) m_taken[at] = 1;
         });
         return true;
     }
-    template<class Do> void each(const Patch& patch, Do act) const {
-        for (int y = patch.top; y < patch.bottom; ++y)
-            for (int x = patch.left; x < patch.right; ++x)
+    template<class Do> void each(const Blot& blot, Do act) const {
+        for (int y = blot.top; y < blot.bottom; ++y)
+            for (int x = blot.left; x < blot.right; ++x)
                 act(m_ink.at(x, y));
     }
     /// Grown back over the bridge to the middle of the line, then traced.
-    void add(const Patches& found, std::int32_t number, int bridge, std::vector<Contour>& out) {
-        const auto& patch = found.patches[static_cast<std::size_t>(number)];
+    void add(const Blots& found, std::int32_t number, int bridge, std::vector<Contour>& out) {
+        const auto& blot = found.blots[static_cast<std::size_t>(number)];
         const double grow = bridge + m_width / 2;
         const int pad = static_cast<int>(grow) + 3;
-        Mask face(patch.right - patch.left + 2 * pad, patch.bottom - patch.top + 2 * pad);
-        for (int y = patch.top; y < patch.bottom; ++y)
-            for (int x = patch.left; x < patch.right; ++x)
+        Mask face(blot.right - blot.left + 2 * pad, blot.bottom - blot.top + 2 * pad);
+        for (int y = blot.top; y < blot.bottom; ++y)
+            for (int x = blot.left; x < blot.right; ++x)
                 if (found.number[m_ink.at(x, y)] == number)
-                    face.in[face.at(x - patch.left + pad, y - patch.top + pad)] = 1;
+                    face.in[face.at(x - blot.left + pad, y - blot.top + pad)] = 1;
         const auto away = distances(face);
         for (std::size_t i = 0; i < away.size(); ++i)
             face.in[i] = away[i] <= static_cast<float>(grow + 0.5) ? 1 : 0;
         const auto contours = traced(face, 4);
         if (const auto* outer = largest(contours))
-            out.push_back(transformed(*outer, shape::Transform::moveBy(patch.left - pad, patch.top - pad)));
+            out.push_back(transformed(*outer, shape::Transform::moveBy(blot.left - pad, blot.top - pad)));
     }
 
     const Mask& m_ink;
@@ -131,8 +130,8 @@ private:
 
 } // namespace
 
-Found outlinesOn(const Mask& ink, double perMm, Job& job) {
-    Found out;
+Outlines outlinesOn(const Mask& ink, double perMm, Job& job) {
+    Outlines out;
     const Mask solid = solidIn(ink, halfSolid * perMm);
     Mask lines = ink;
     for (std::size_t i = 0; i < lines.in.size(); ++i)

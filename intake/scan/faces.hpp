@@ -8,12 +8,12 @@
 namespace up::intake {
 
 /// In dots. `perMm`: dots to the millimetre, as far as is known: it says what a line, a gap and a speck are.
-struct Found {
+struct Outlines {
     std::vector<shape::Contour> outlines; ///< closed; outer edges only, on the middle of their lines
     std::vector<std::vector<shape::Contour>> dashed; ///< of each outline: its stretches drawn with dashes
     Marks marks;                                     ///< the lines on them and beside them
 };
 /// Stops early, with what it has, when the job is stopped.
-[[nodiscard]] Found outlinesOn(const Mask& ink, double perMm, Job& job);
+[[nodiscard]] Outlines outlinesOn(const Mask& ink, double perMm, Job& job);
 
 } // namespace up::intake

@@ -46,13 +46,13 @@ void rubOut(Mask& ink, const Contour& contour, double reach) {
     }
 }
 
-Mask cut(const Patches& found, std::size_t number, const Mask& from) {
-    const auto& patch = found.patches[number];
-    Mask out(patch.right - patch.left, patch.bottom - patch.top);
+Mask cut(const Blots& found, std::size_t number, const Mask& from) {
+    const auto& blot = found.blots[number];
+    Mask out(blot.right - blot.left, blot.bottom - blot.top);
     for (int y = 0; y < out.height; ++y)
         for (int x = 0; x < out.width; ++x)
             out.in[out.at(x, y)] =
-                found.number[from.at(x + patch.left, y + patch.top)] == static_cast<std::int32_t>(number);
+                found.number[from.at(x + blot.left, y + blot.top)] == static_cast<std::int32_t>(number);
     return out;
 }
 
@@ -70,10 +70,10 @@ Polyline smoothed(const Polyline& line, std::size_t reach) {
 }
 
 /// Beside ink that was rubbed out: the rough end of an edge, not a mark of its own.
-bool isRemnant(const Patches& found, std::size_t number, const Mask& before, const Mask& rest) {
-    const auto& patch = found.patches[number];
-    for (int y = std::max(1, patch.top); y < std::min(rest.height - 1, patch.bottom); ++y)
-        for (int x = std::max(1, patch.left); x < std::min(rest.width - 1, patch.right); ++x) {
+bool isRemnant(const Blots& found, std::size_t number, const Mask& before, const Mask& rest) {
+    const auto& blot = found.blots[number];
+    for (int y = std::max(1, blot.top); y < std::min(rest.height - 1, blot.bottom); ++y)
+        for (int x = std::max(1, blot.left); x < std::min(rest.width - 1, blot.right); ++x) {
             if (found.number[rest.at(x, y)] != static_cast<std::int32_t>(number)) continue;
             for (const auto at : {rest.at(x - 1, y), rest.at(x + 1, y), rest.at(x, y - 1), rest.at(x, y + 1)})
                 if (before.in[at] && !rest.in[at]) return true;
@@ -81,9 +81,9 @@ bool isRemnant(const Patches& found, std::size_t number, const Mask& before, con
     return false;
 }
 
-bool isAlongBorder(const Patch& patch, const Mask& page, double strip) {
-    return patch.right < strip || patch.bottom < strip || patch.left > page.width - strip ||
-           patch.top > page.height - strip;
+bool isAlongBorder(const Blot& blot, const Mask& page, double strip) {
+    return blot.right < strip || blot.bottom < strip || blot.left > page.width - strip ||
+           blot.top > page.height - strip;
 }
 
 } // namespace
@@ -95,19 +95,19 @@ Marks marksOn(const Mask& lines, const std::vector<Contour>& outlines, double li
         rubOut(rest, outline, lineWidth + 2);
     const auto ink = static_cast<double>(std::count(rest.in.begin(), rest.in.end(), std::uint8_t{1}));
     if (ink > mostInk * static_cast<double>(rest.in.size())) return out;
-    const auto found = patchesOf(rest);
-    for (std::size_t n = 0; n < found.patches.size(); ++n) {
-        const auto& patch = found.patches[n];
-        const double across = std::hypot(patch.right - patch.left, patch.bottom - patch.top);
-        if (isAlongBorder(patch, rest, borderStrip * perMm)) continue;
+    const auto found = blotsOf(rest);
+    for (std::size_t n = 0; n < found.blots.size(); ++n) {
+        const auto& blot = found.blots[n];
+        const double across = std::hypot(blot.right - blot.left, blot.bottom - blot.top);
+        if (isAlongBorder(blot, rest, borderStrip * perMm)) continue;
         if (across < leastMark * perMm) {
             const double side = leastSpeck * perMm;
             const bool counts =
-                static_cast<double>(patch.dots) > side * side && !isRemnant(found, n, lines, rest);
+                static_cast<double>(blot.dots) > side * side && !isRemnant(found, n, lines, rest);
             out.small += counts ? 1 : 0;
             continue;
         }
-        const auto move = shape::Transform::moveBy(patch.left, patch.top);
+        const auto move = shape::Transform::moveBy(blot.left, blot.top);
         for (const auto& line : linesOf(thinned(cut(found, n, rest)), 2 * lineWidth))
             if (shape::lengthOf(line) > leastLine * perMm)
                 out.lines.push_back(transformed(shape::fittedLine(smoothed(line, 4), 0.8), move));

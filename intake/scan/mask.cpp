@@ -72,27 +72,27 @@ std::vector<float> distances(const Mask& mask) {
     return grid;
 }
 
-Patches patchesOf(const Mask& mask) {
+Blots blotsOf(const Mask& mask) {
     breathe();
-    Patches out;
+    Blots out;
     out.number.assign(mask.in.size(), -1);
     std::vector<std::pair<int, int>> open;
     for (int sy = 0; sy < mask.height; ++sy)
         for (int sx = 0; sx < mask.width; ++sx) {
             if (!mask.in[mask.at(sx, sy)] || out.number[mask.at(sx, sy)] >= 0) continue;
-            const auto number = static_cast<std::int32_t>(out.patches.size());
-            Patch patch{sx, sy, sx + 1, sy + 1, 0, false};
+            const auto number = static_cast<std::int32_t>(out.blots.size());
+            Blot blot{sx, sy, sx + 1, sy + 1, 0, false};
             out.number[mask.at(sx, sy)] = number;
             open.assign(1, {sx, sy});
             while (!open.empty()) {
                 const auto [x, y] = open.back();
                 open.pop_back();
-                ++patch.dots;
-                patch.left = std::min(patch.left, x), patch.right = std::max(patch.right, x + 1);
-                patch.top = std::min(patch.top, y), patch.bottom = std::max(patch.bottom, y + 1);
+                ++blot.dots;
+                blot.left = std::min(blot.left, x), blot.right = std::max(blot.right, x + 1);
+                blot.top = std::min(blot.top, y), blot.bottom = std::max(blot.bottom, y + 1);
                 for (const auto& [nx, ny] : {std::pair{x - 1, y}, {x + 1, y}, {x, y - 1}, {x, y + 1}}) {
                     if (nx < 0 || ny < 0 || nx >= mask.width || ny >= mask.height) {
-                        patch.touchesBorder = true;
+                        blot.touchesBorder = true;
                         continue;
                     }
                     const auto at = mask.at(nx, ny);
@@ -101,7 +101,7 @@ Patches patchesOf(const Mask& mask) {
                     open.emplace_back(nx, ny);
                 }
             }
-            out.patches.push_back(patch);
+            out.blots.push_back(blot);
         }
     return out;
 }

@@ -25,17 +25,17 @@ struct Mask {
 /// none. Source: Felzenszwalb & Huttenlocher, "Distance Transforms of Sampled Functions", 2012.
 [[nodiscard]] std::vector<float> distances(const Mask& mask);
 
-struct Patch {
+struct Blot {
     int left = 0, top = 0, right = 0, bottom = 0; ///< right and bottom just beyond
     std::size_t dots = 0;
     bool touchesBorder = false;
 };
-struct Patches {
-    std::vector<std::int32_t> number; ///< of each dot: −1 outside, else its patch
-    std::vector<Patch> patches;
+struct Blots {
+    std::vector<std::int32_t> number; ///< of each dot: −1 outside, else its blot
+    std::vector<Blot> blots;
 };
 /// Connected sets of dots, side by side (corners do not connect).
-[[nodiscard]] Patches patchesOf(const Mask& mask);
+[[nodiscard]] Blots blotsOf(const Mask& mask);
 
 /// The edges between in and out as smooth curves, in dots, corners kept; specks under `least` dots left out.
 /// Outer edges and holes alike are closed contours. Source: Selinger, "Potrace: a polygon-based tracing

@@ -141,7 +141,7 @@ void remarkOn(quilt::Drawing& drawing, const Sized& size, bool isFlattened, bool
 }
 
 /// The largest first; `but` is none.
-void addShapes(quilt::Drawing& drawing, const Found& found, std::optional<std::size_t> but,
+void addShapes(quilt::Drawing& drawing, const Outlines& found, std::optional<std::size_t> but,
                const Transform& toPage) {
     std::vector<std::size_t> order;
     for (std::size_t i = 0; i < found.outlines.size(); ++i)

@@ -180,7 +180,7 @@ TEST(Fields, TheSchemaDescribesThemAll) {
     expectDescribed<Ground>(schema, defs + "ground");
     expectDescribed<Creases>(schema, defs + "ground/properties/creases");
     expectDescribed<GroundStrip>(schema, defs + "ground/properties/strips/items");
-    expectDescribed<Patch>(schema, defs + "ground/properties/strips/items/properties/patches/items");
+    expectDescribed<GroundPatch>(schema, defs + "ground/properties/strips/items/properties/patches/items");
     expectDescribed<LogEntry>(schema, defs + "entry");
 }
 

@@ -11,8 +11,8 @@ namespace up::plan {
 namespace {
 
 using quilt::Ground;
+using quilt::GroundPatch;
 using quilt::GroundStrip;
-using quilt::Patch;
 using test::quiltOf;
 
 Length inches(int whole, int sixteenths = 0) {
@@ -45,8 +45,10 @@ TEST(PlanGround, StripsAreSewnWithTheirSeams) {
         false,
         {},
         false,
-        {GroundStrip{inches(2, 8), {Patch{{}, inches(16)}}}, GroundStrip{inches(10), {Patch{{}, inches(16)}}},
-         GroundStrip{inches(2, 8), {Patch{{}, inches(6)}, Patch{{}, inches(6)}, Patch{{}, inches(5)}}}}};
+        {GroundStrip{inches(2, 8), {GroundPatch{{}, inches(16)}}},
+         GroundStrip{inches(10), {GroundPatch{{}, inches(16)}}},
+         GroundStrip{inches(2, 8),
+                     {GroundPatch{{}, inches(6)}, GroundPatch{{}, inches(6)}, GroundPatch{{}, inches(5)}}}}};
     const auto ground = planGround(block);
     EXPECT_EQ(ground.high, inches(16));
     EXPECT_EQ(ground.wide, inches(14)) << "2½ + 10 + 2½ less two seams of ½ in";
@@ -65,7 +67,7 @@ TEST(PlanGround, StripsAreSewnWithTheirSeams) {
 /// Source: arithmetic. A piece 9 in wide instead of 9½: the sashing grows by ¼ in on each side.
 TEST(PlanGround, TooSmallABackgroundIsMadeUpForBySashing) {
     quilt::Block block{};
-    block.ground.strips = {GroundStrip{inches(9), {Patch{{}, inches(9, 8)}}}};
+    block.ground.strips = {GroundStrip{inches(9), {GroundPatch{{}, inches(9, 8)}}}};
     const auto ground = planGround(block);
     EXPECT_EQ(ground.shortWide, inches(0, 8));
     EXPECT_EQ(ground.shortHigh, Length{});
@@ -112,12 +114,12 @@ TEST(MeasuresOf, ATipIsMeasuredFirst) {
     const auto ground = planGround(block);
     const auto measures = measuresOf(planBlock(block).regions[0], ground);
     ASSERT_EQ(measures.size(), 3U);
-    EXPECT_EQ(measures[0].spot, Spot::leftEnd);
+    EXPECT_EQ(measures[0].spot, Landmark::leftEnd);
     EXPECT_TRUE(measures[0].isTip);
     EXPECT_EQ(measures[0].from, From::leftEdge);
     // 30 mm from the finished edge; the seam allowance and half of the ½ in that it is cut larger lie beyond.
     EXPECT_NEAR(measures[0].away.mm(), 30 + 6.35 + 6.35, 0.01);
-    EXPECT_EQ(measures[2].spot == Spot::leftEnd, false) << "the third fixes how it is turned";
+    EXPECT_EQ(measures[2].spot == Landmark::leftEnd, false) << "the third fixes how it is turned";
 }
 
 TEST(MeasuresOf, OnACreaseNothingIsMeasured) {
@@ -134,7 +136,7 @@ TEST(MeasuresOf, ARoundPieceHasAMiddleOnly) {
     const auto disc = shape::regionOf(shape::Outline{test::circle({60, 60}, 20), {}});
     const auto measures = measuresOf(disc, planGround(quilt::Block{}));
     ASSERT_EQ(measures.size(), 2U);
-    EXPECT_EQ(measures[0].spot, Spot::middle);
+    EXPECT_EQ(measures[0].spot, Landmark::middle);
 }
 
 /// The measures alone put a piece back where it was: three equations for where it lies and how it is turned.

@@ -219,7 +219,7 @@ TEST(MeasuresOf, ARoundEndIsMeasuredOneWayOnly) {
     ASSERT_EQ(measures.size(), 3U);
     for (const auto& m : measures) {
         EXPECT_FALSE(m.isTip);
-        const bool upright = m.spot == Spot::top || m.spot == Spot::bottom;
+        const bool upright = m.spot == Landmark::top || m.spot == Landmark::bottom;
         EXPECT_EQ(upright, m.from == From::topEdge || m.from == From::bottomEdge) << "its own direction";
     }
 }

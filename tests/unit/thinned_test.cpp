@@ -58,7 +58,7 @@ TEST(Thinned, WhatIsConnectedStaysSo) {
         const auto paper = [](Mask of) {
             for (auto& dot : of.in)
                 dot = dot ? 0 : 1;
-            return patchesOf(of).patches.size();
+            return blotsOf(of).blots.size();
         };
         EXPECT_EQ(paper(mask), paper(thin)) << round;
         EXPECT_LT(count(thin), count(mask) * 2 / 3) << round;

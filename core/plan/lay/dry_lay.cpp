@@ -22,8 +22,8 @@ constexpr double ownEdge = 0.7;         // of the border's length lies beneath, 
 constexpr double leastTuck = 25.4 / 32; // mm
 constexpr double roundShare = 0.94;     // of the circle round it
 
-struct Found {
-    Spot spot;
+struct End {
+    Landmark spot;
     Point at;
     bool isTip;
 };
@@ -53,7 +53,7 @@ const shape::Ring& outerRing(const Region& region) {
 }
 
 /// The outermost points in the four directions.
-std::vector<Found> endsOf(const Region& region) {
+std::vector<End> endsOf(const Region& region) {
     const auto& ring = outerRing(region);
     const auto furthest = [&](auto key) {
         std::size_t best = 0;
@@ -61,11 +61,11 @@ std::vector<Found> endsOf(const Region& region) {
             if (key(ring[i]) > key(ring[best]) + 1e-6) best = i;
         return best;
     };
-    const auto found = [&](Spot spot, std::size_t i) { return Found{spot, ring[i], isTipAt(ring, i)}; };
-    return {found(Spot::leftEnd, furthest([](Point p) { return -p.x; })),
-            found(Spot::rightEnd, furthest([](Point p) { return p.x; })),
-            found(Spot::top, furthest([](Point p) { return -p.y; })),
-            found(Spot::bottom, furthest([](Point p) { return p.y; }))};
+    const auto found = [&](Landmark spot, std::size_t i) { return End{spot, ring[i], isTipAt(ring, i)}; };
+    return {found(Landmark::leftEnd, furthest([](Point p) { return -p.x; })),
+            found(Landmark::rightEnd, furthest([](Point p) { return p.x; })),
+            found(Landmark::top, furthest([](Point p) { return -p.y; })),
+            found(Landmark::bottom, furthest([](Point p) { return p.y; }))};
 }
 
 bool isRound(const Region& region) {
@@ -77,34 +77,34 @@ bool isRound(const Region& region) {
     return shape::signedArea(ring) > roundShare * std::numbers::pi * most * most;
 }
 
-bool isUpright(Spot spot) {
-    return spot == Spot::top || spot == Spot::bottom;
+bool isUpright(Landmark spot) {
+    return spot == Landmark::top || spot == Landmark::bottom;
 }
 
 class Measurer {
 public:
     explicit Measurer(const GroundPlan& ground) : m_ground(ground) {}
 
-    [[nodiscard]] PlaceMeasure across(const Found& point) const {
+    [[nodiscard]] PlaceMeasure across(const End& point) const {
         const auto& box = m_ground.box;
         return along(point, &Point::x, {box.left, From::leftEdge}, {box.right, From::rightEdge},
                      From::uprightCrease);
     }
-    [[nodiscard]] PlaceMeasure down(const Found& point) const {
+    [[nodiscard]] PlaceMeasure down(const End& point) const {
         const auto& box = m_ground.box;
         return along(point, &Point::y, {box.top, From::topEdge}, {box.bottom, From::bottomEdge},
                      From::levelCrease);
     }
     /// It goes on beyond the finished edge.
-    [[nodiscard]] bool runsOff(const Found& f) const {
+    [[nodiscard]] bool runsOff(const End& f) const {
         constexpr double edge = 0.01; // mm
         const auto& box = m_ground.finished;
         switch (f.spot) {
-        case Spot::leftEnd: return f.at.x <= box.left + edge;
-        case Spot::rightEnd: return f.at.x >= box.right - edge;
-        case Spot::top: return f.at.y <= box.top + edge;
-        case Spot::bottom: return f.at.y >= box.bottom - edge;
-        case Spot::middle: break;
+        case Landmark::leftEnd: return f.at.x <= box.left + edge;
+        case Landmark::rightEnd: return f.at.x >= box.right - edge;
+        case Landmark::top: return f.at.y <= box.top + edge;
+        case Landmark::bottom: return f.at.y >= box.bottom - edge;
+        case Landmark::middle: break;
         }
         return false;
     }
@@ -115,7 +115,7 @@ private:
         From from;
     };
     /// On a crease across that direction, or from the nearer of the two edges.
-    [[nodiscard]] PlaceMeasure along(const Found& point, double Point::*way, Edge low, Edge high,
+    [[nodiscard]] PlaceMeasure along(const End& point, double Point::*way, Edge low, Edge high,
                                      From crease) const {
         const double at = point.at.*way;
         for (const auto& [a, b] : m_ground.creases)
@@ -129,7 +129,7 @@ private:
 };
 
 /// What can be told of an end: of a tip both, of a round or flat end only how far it reaches.
-std::vector<PlaceMeasure> toldOf(const Measurer& measure, const Found& end) {
+std::vector<PlaceMeasure> toldOf(const Measurer& measure, const End& end) {
     if (end.isTip) return {measure.across(end), measure.down(end)};
     return {isUpright(end.spot) ? measure.down(end) : measure.across(end)};
 }
@@ -144,7 +144,7 @@ double turning(const PlaceMeasure& m, Point centre) {
 }
 
 /// A tip lies in one place; of the rest whatever tells most of how the piece is turned about it.
-std::vector<PlaceMeasure> byTip(const Measurer& measure, const std::vector<Found>& ends, const Found& tip) {
+std::vector<PlaceMeasure> byTip(const Measurer& measure, const std::vector<End>& ends, const End& tip) {
     std::optional<PlaceMeasure> best;
     for (const auto& end : ends)
         for (const auto& m : toldOf(measure, end))
@@ -156,7 +156,7 @@ std::vector<PlaceMeasure> byTip(const Measurer& measure, const std::vector<Found
 
 /// Without a tip: how far it reaches to one side and upwards or downwards, and the opposite end that tells
 /// most of how it is turned: two measures across tell it by how much higher one is taken than the other.
-std::vector<PlaceMeasure> byEnds(const Measurer& measure, const std::vector<Found>& ends) {
+std::vector<PlaceMeasure> byEnds(const Measurer& measure, const std::vector<End>& ends) {
     std::vector<PlaceMeasure> level, upright;
     for (const auto& end : ends)
         (isUpright(end.spot) ? upright : level).push_back(toldOf(measure, end).front());
@@ -213,14 +213,14 @@ std::vector<PlaceMeasure> measuresOf(const Region& piece, const GroundPlan& grou
     if (piece.isEmpty()) return {};
     const Measurer measure(ground);
     if (isRound(piece)) {
-        const Found middle{Spot::middle, piece.bounds().centre(), false};
+        const End middle{Landmark::middle, piece.bounds().centre(), false};
         return {measure.across(middle), measure.down(middle)};
     }
     const auto seen = shape::intersect(piece, shape::rectangle(ground.finished)); // nobody measures beyond
     if (seen.isEmpty()) return {};
     auto ends = endsOf(seen);
-    std::erase_if(ends, [&](const Found& f) { return measure.runsOff(f); });
-    const auto tip = std::find_if(ends.begin(), ends.end(), [](const Found& f) { return f.isTip; });
+    std::erase_if(ends, [&](const End& f) { return measure.runsOff(f); });
+    const auto tip = std::find_if(ends.begin(), ends.end(), [](const End& f) { return f.isTip; });
     return tip == ends.end() ? byEnds(measure, ends) : byTip(measure, ends, *tip);
 }
 

@@ -9,7 +9,7 @@
 namespace up::plan {
 
 /// A point of a piece that a hand can find.
-enum class Spot : std::uint8_t { leftEnd, rightEnd, top, bottom, middle };
+enum class Landmark : std::uint8_t { leftEnd, rightEnd, top, bottom, middle };
 
 /// What it is measured from.
 enum class From : std::uint8_t {
@@ -22,7 +22,7 @@ enum class From : std::uint8_t {
 };
 
 struct PlaceMeasure {
-    Spot spot;
+    Landmark spot;
     bool isTip; ///< the piece ends in a point there
     From from;
     Length away;     ///< 0 on a crease
