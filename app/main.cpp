@@ -154,7 +154,8 @@ int run(int count, char** given) {
         if (!takePicture(application, window, *pose))
             return complain(
                 tr("%1 cannot be written. Choose another file ending in .png.").arg(pose->picture));
-        return 0;
+        // A drawing is read while the picture is posed for; what pressed controls lead to may be wanted in it.
+        return trouble.isEmpty() || !pose->press.isEmpty() ? 0 : complain(trouble);
     }
     showWithin(window, QApplication::primaryScreen()->availableGeometry());
     room.files.offerRecovery();
