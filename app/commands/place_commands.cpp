@@ -25,10 +25,22 @@ void PlaceCommands::toggleLock() {
         m_session.tell(q(says));
 }
 
-void PlaceCommands::move(const std::vector<plan::PieceMove>& moves, const QString& what,
-                         const QString& already) {
-    if (moves.empty()) return m_session.tell(already);
-    m_session.apply(edit::movePieces(m_session.quilt(), m_session.blockId(), moves), what);
+void PlaceCommands::move(const edit::Moves& moves, const QString& what, Mending::Saying then) {
+    constexpr std::size_t many = 60; // it takes a while to see what hundreds then lie on
+    if (moves.size() > many)
+        return m_mending.start(
+            what,
+            [moves, block = m_session.blockId()](const quilt::Quilt& quilt) {
+                return edit::movePieces(quilt, block, moves);
+            },
+            std::move(then));
+    const auto before = m_session.quilt();
+    if (!m_session.apply(edit::movePieces(before, m_session.blockId(), moves), what) || !then) return;
+    m_session.tell(q(then(before, m_session.quilt())));
+}
+
+void PlaceCommands::move(const edit::Moves& moves, const QString& what, const QString& already) {
+    moves.empty() ? m_session.tell(already) : move(moves, what, Mending::Saying());
 }
 
 void PlaceCommands::lineUp(plan::Line line) {
@@ -53,13 +65,14 @@ void PlaceCommands::centre(plan::Centre how) {
     edit::Moves moves;
     for (const auto& piece : block->pieces)
         moves.emplace_back(piece.id, *by);
-    if (!m_session.apply(edit::movePieces(m_session.quilt(), block->id, moves), tr("centre"))) return;
-    const auto gaps = plan::gapsOf(*m_session.block(), m_session.derived().block());
-    const auto say = [&](double mm) {
-        return q(measure::say(measure::Length::ofMm(mm), m_session.quilt().units));
-    };
-    m_session.tell(tr("Centred. Left %1, right %2, top %3, bottom %4.")
-                       .arg(say(gaps->left), say(gaps->right), say(gaps->top), say(gaps->bottom)));
+    move(moves, tr("centre"), [this, of = block->id](const quilt::Quilt&, const quilt::Quilt& quilt) {
+        if (m_session.blockId() != of) return std::string(); // another one is looked at by now
+        const auto gaps = plan::gapsOf(*m_session.block(), m_session.derived().block());
+        const auto say = [&](double mm) { return q(measure::say(measure::Length::ofMm(mm), quilt.units)); };
+        return tr("Centred. Left %1, right %2, top %3, bottom %4.")
+            .arg(say(gaps->left), say(gaps->right), say(gaps->top), say(gaps->bottom))
+            .toStdString();
+    });
 }
 
 namespace {

@@ -3,6 +3,8 @@
 #pragma once
 
 #include "app/commands/block_commands.hpp"
+#include "app/session/mending.hpp"
+#include "core/edit/stacking.hpp"
 #include "core/plan/lay/alignment.hpp"
 #include "core/plan/lay/centring.hpp"
 
@@ -11,7 +13,8 @@ namespace up::app {
 class PlaceCommands : public BlockCommands {
     Q_OBJECT
 public:
-    using BlockCommands::BlockCommands;
+    PlaceCommands(Session& session, Mending& mending, QObject* parent = nullptr)
+        : BlockCommands(session, parent), m_mending(mending) {}
 
     /// The chosen pieces stay where they are, or may move again.
     void toggleLock();
@@ -26,7 +29,10 @@ public:
     void cutMissingAgain();
 
 private:
-    void move(const std::vector<plan::PieceMove>& moves, const QString& what, const QString& already);
+    void move(const edit::Moves& moves, const QString& what, Mending::Saying then);
+    /// `already`: what is said when nothing moves.
+    void move(const edit::Moves& moves, const QString& what, const QString& already);
+    Mending& m_mending;
 };
 
 } // namespace up::app

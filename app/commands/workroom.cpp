@@ -10,7 +10,7 @@ Workroom::Workroom(Surroundings around, Asker& asks)
       placements(session), scanner(m_around.scannedPage), imports(session, asker, scanner),
       tracing(session, layout, asker), commands(session, layout, asker, imports, tracing),
       sheets(session, asker, m_around.folder), shapes(session, asker), mending(session),
-      stack(session, mending, asker), places(session),
+      stack(session, mending, asker), places(session, mending),
       autosave(session, m_around.folder, m_around.autosaveDelay),
       files(session, autosave, asker, m_around.folder) {
     if (m_around.standIns) useStandIns();

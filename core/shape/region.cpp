@@ -159,6 +159,18 @@ Region regionOf(const Outline& outline, double tolerance) {
 
 Region unite(const std::vector<Region>& regions) {
     breathe();
+    // In bunches: edges of hundreds of regions on one heap would all be tried against each other.
+    constexpr std::size_t bunch = 8;
+    if (regions.size() > 2 * bunch) {
+        std::vector<Region> fewer;
+        for (auto from = regions.begin(); from != regions.end();) {
+            const auto to =
+                regions.end() - from > static_cast<std::ptrdiff_t>(bunch) ? from + bunch : regions.end();
+            fewer.push_back(unite(std::vector<Region>(from, to)));
+            from = to;
+        }
+        return unite(fewer);
+    }
     cl::Clipper clipper;
     for (const auto& region : regions)
         clipper.AddPaths(toClipper(region), cl::ptSubject, true);

@@ -1,10 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/stack/showing.hpp"
 
+#include "core/base/at_once.hpp"
 #include "core/shape/pairs.hpp"
 
 #include <algorithm>
 #include <cmath>
+#include <numeric>
 
 namespace up::stack {
 namespace {
@@ -76,6 +78,71 @@ Region together(const std::vector<Region>& pieces, const std::vector<std::size_t
     for (const std::size_t i : which)
         parts.push_back(pieces[i]);
     return parts.empty() ? Region{} : shape::unite(parts);
+}
+
+namespace {
+
+/// Pieces in blocks of 8, of 64…, each united when it lies wholly in two sets at least.
+class Blocks {
+public:
+    Blocks(const std::vector<Region>& pieces, const std::vector<std::vector<std::size_t>>& sets)
+        : m_pieces(pieces) {
+        for (std::size_t size = base; size <= pieces.size(); size *= base) {
+            std::vector<int> uses(pieces.size() / size, 0);
+            for (const auto& set : sets)
+                for (std::size_t at = 0; at < set.size(); ++at)
+                    if (isWhole(set, at, size)) ++uses[set[at] / size];
+            std::vector<Region> level(uses.size());
+            atOnce(level.size(), [&](std::size_t block) {
+                if (uses[block] >= 2) level[block] = shape::unite(partsOf(range(block * size, size)));
+            });
+            m_levels.push_back(std::move(level));
+        }
+    }
+
+    /// As few regions as there are that make up the set.
+    [[nodiscard]] std::vector<Region> partsOf(const std::vector<std::size_t>& set) const {
+        std::vector<Region> out;
+        for (std::size_t at = 0; at < set.size();) {
+            std::size_t size = 1;
+            const Region* part = &m_pieces[set[at]];
+            std::size_t wide = base;
+            for (const auto& level : m_levels) {
+                if (!isWhole(set, at, wide)) break;
+                if (const auto& block = level[set[at] / wide]; !block.isEmpty()) part = &block, size = wide;
+                wide *= base;
+            }
+            out.push_back(*part);
+            at += size;
+        }
+        return out;
+    }
+
+private:
+    static constexpr std::size_t base = 8;
+    static std::vector<std::size_t> range(std::size_t first, std::size_t count) {
+        std::vector<std::size_t> out(count);
+        std::iota(out.begin(), out.end(), first);
+        return out;
+    }
+    /// A block of that size begins there, and all of it is in the set.
+    static bool isWhole(const std::vector<std::size_t>& set, std::size_t at, std::size_t size) {
+        return set[at] % size == 0 && at + size <= set.size() && set[at + size - 1] == set[at] + size - 1;
+    }
+    const std::vector<Region>& m_pieces;
+    std::vector<std::vector<Region>> m_levels;
+};
+
+} // namespace
+
+std::vector<Region> allTogether(const std::vector<Region>& pieces,
+                                const std::vector<std::vector<std::size_t>>& sets) {
+    const Blocks blocks(pieces, sets);
+    std::vector<Region> out(sets.size());
+    atOnce(sets.size(), [&](std::size_t i) {
+        if (!sets[i].empty()) out[i] = shape::unite(blocks.partsOf(sets[i]));
+    });
+    return out;
 }
 
 Region visiblePart(const Region& piece, const Region& cover) {

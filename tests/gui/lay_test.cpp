@@ -7,6 +7,7 @@
 #include "core/plan/block/underlap_plan.hpp"
 #include "core/plan/lay/roll_call.hpp"
 #include "tests/gui/bench.hpp"
+#include "tests/support/blobs.hpp"
 #include "tests/support/shapes.hpp"
 #include "words/now_words.hpp"
 
@@ -128,6 +129,25 @@ TEST_F(Lay, TheyAreLinedUpWithTheLastAndSpaced) {
     std::sort(boxes.begin(), boxes.end(), [](const auto& a, const auto& b) { return a.left < b.left; });
     EXPECT_NEAR(boxes[1].left - boxes[0].right, boxes[2].left - boxes[1].right, 0.05)
         << "curves are flattened within that";
+}
+
+/// Hundreds on one heap take a moment: the window goes on meanwhile, and it is one step all the same.
+TEST_F(Lay, VeryManyAreLinedUpAside) {
+    session().startNew(blobs(150));
+    session().goTo(View::lay);
+    act("edit.all");
+    const auto before = block();
+    find<QAction>("place.lefts").trigger();
+    EXPECT_TRUE(room().mending.isBusy());
+    EXPECT_TRUE(block() == before) << "nothing has happened yet";
+    EXPECT_SOON(!room().mending.isBusy());
+    const auto& plan = session().derived().block();
+    std::ptrdiff_t inLine = 0; // pieces that run off the block stay where its edges are
+    for (const auto& region : plan.regions)
+        inLine += std::abs(region.bounds().left - plan.regions.back().bounds().left) < 0.01;
+    EXPECT_GT(inLine, 60);
+    key(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_TRUE(block() == before);
 }
 
 TEST_F(Lay, WithTooFewChosenItSaysHow) {

@@ -25,6 +25,30 @@ TEST(VisibleParts, TogetherMakeTheWholeExactlyOnce) {
     EXPECT_EQ(visible.back(), pieces.back());
 }
 
+/// Every set is what it would be alone, also on a heap, where most sets are nearly all pieces.
+TEST(AllTogether, IsEachSetTogether) {
+    const auto pieces = randomStack(70, 5);
+    std::vector<std::vector<std::size_t>> sets;
+    for (std::size_t i = 0; i < pieces.size(); ++i) { // all above; all above but one; every third
+        std::vector<std::size_t> above(pieces.size() - i - 1);
+        std::iota(above.begin(), above.end(), i + 1);
+        sets.push_back(above);
+        if (above.size() > 3) above.erase(above.begin() + 2);
+        sets.push_back(above);
+        std::erase_if(above, [](std::size_t j) { return j % 3 != 0; });
+        sets.push_back(above);
+    }
+    const auto all = allTogether(pieces, sets);
+    for (std::size_t i = 0; i < sets.size(); ++i) {
+        double largest = 0;
+        for (const auto& part : sets[i])
+            largest = std::max(largest, test::geosArea(pieces[part]));
+        EXPECT_NEAR(test::geosArea(all[i]), test::geosArea(together(pieces, sets[i])), 0.05) << i;
+        EXPECT_GE(test::geosArea(all[i]), largest - 0.05) << i;
+        EXPECT_EQ(all[i].isEmpty(), sets[i].empty()) << i;
+    }
+}
+
 TEST(VisibleEdges, LeaveOutWhatIsHidden) {
     const auto edges = visibleEdges({squareRegion(0, 0, 40), squareRegion(20, -10, 60)});
     double lower = 0;

@@ -85,9 +85,13 @@ BlockPlan planBlock(const quilt::Block& block, const BlockPlan* before) {
         plan.cover[i] = before->cover[was], plan.visible[i] = before->visible[was];
         plan.visibleEdges[i] = before->visibleEdges[was];
     }
+    std::vector<std::vector<std::size_t>> above;
+    for (const auto i : anew)
+        above.push_back(plan.above[i]);
+    auto covers = stack::allTogether(plan.regions, above);
     atOnce(anew.size(), [&](std::size_t k) {
         const auto i = anew[k];
-        plan.cover[i] = stack::together(plan.regions, plan.above[i]);
+        plan.cover[i] = std::move(covers[k]);
         plan.visible[i] = stack::visiblePart(plan.regions[i], plan.cover[i]);
         plan.visibleEdges[i] = stack::visibleEdge(plan.regions[i], plan.cover[i]);
     });
