@@ -19,6 +19,11 @@ FoldHandle::FoldHandle(QWidget& part, Way way, const char* key, QString settings
     refresh();
 }
 
+/// Not at each click: whoever writes a file waits for the disk.
+FoldHandle::~FoldHandle() {
+    if (m_isToBeKept) QSettings(m_settings, QSettings::IniFormat).setValue(m_key, m_wish == Wish::open);
+}
+
 void FoldHandle::setTight(bool tight) {
     m_tight = tight;
     refresh();
@@ -26,7 +31,7 @@ void FoldHandle::setTight(bool tight) {
 
 void FoldHandle::open(bool open) {
     m_wish = open ? Wish::open : Wish::shut;
-    QSettings(m_settings, QSettings::IniFormat).setValue(m_key, open);
+    m_isToBeKept = true;
     refresh();
 }
 

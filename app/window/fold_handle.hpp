@@ -14,6 +14,7 @@ public:
     enum class Way : std::uint8_t { left, up };
     /// `key` names the handle and, in the file `settings`, what the user wants of it.
     FoldHandle(QWidget& part, Way way, const char* key, QString settings, QWidget* parent);
+    ~FoldHandle() override;
 
     /// There is no room for it: it folds unless the user has said otherwise.
     void setTight(bool tight);
@@ -33,7 +34,7 @@ private:
     Way m_way;
     QString m_key, m_settings;
     Wish m_wish = Wish::none;
-    bool m_tight = false;
+    bool m_tight = false, m_isToBeKept = false;
 };
 
 } // namespace up::app
