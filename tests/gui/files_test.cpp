@@ -11,8 +11,6 @@
 #include <QLabel>
 #include <QMenu>
 #include <QMimeData>
-#include <QProcess>
-#include <csignal>
 #include <filesystem>
 
 namespace up::test {
@@ -245,36 +243,6 @@ TEST_F(FilesTest, DrawingsAndQuiltsAreDroppedOnTheWindow) {
     m_asker.saves = {SaveAnswer::discard};
     drop(file("d.upstairs"));
     EXPECT_SOON(session().quilt().name == "Dropped");
-}
-
-/// The real program, killed while it has unsaved work, and started again.
-TEST_F(FilesTest, TheProgramItselfLeavesACopyWhenItIsKilled) {
-    const auto program = QCoreApplication::applicationDirPath() + "/upstairs";
-    QProcess process;
-    process.setChildProcessModifier(
-        [] {}); // fork, not vfork, which the thread sanitizer takes for this thread going on
-    auto environment = QProcessEnvironment::systemEnvironment();
-    environment.insert("XDG_DATA_HOME", QString::fromStdString(m_dir.path()));
-    environment.insert("QT_QPA_PLATFORM", "offscreen");
-    process.setProcessEnvironment(environment);
-    process.start(program, {"--demo", "--autosave", "50", "--import", drawing("lamp.svg")});
-    ASSERT_TRUE(process.waitForStarted());
-    const auto folder = m_dir.file("upstairs");
-    const auto copies = [&] {
-        std::error_code ignored;
-        for (const auto& entry : std::filesystem::directory_iterator(folder, ignored))
-            if (entry.path().filename().string().starts_with("recovery-") &&
-                entry.path().extension() == ".json")
-                return true;
-        return false;
-    };
-    EXPECT_SOON(copies());
-    ::kill(static_cast<pid_t>(process.processId()), SIGKILL);
-    process.waitForFinished();
-    const auto left = store::leftWorks(folder);
-    ASSERT_EQ(left.works.size(), 1U);
-    EXPECT_EQ(left.works.front().quilt.name, "Towpath");
-    EXPECT_EQ(left.works.front().quilt.blocks[0].pieces.size(), 22U + 14U);
 }
 
 TEST_F(FilesTest, NewAndRenameAndRemoveBlocks) {
