@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Verbs that say what the window would show: layout, stitch, check, which.
 #include "cli/open.hpp"
+#include "cli/parts.hpp"
 #include "core/check/rows.hpp"
 #include "core/plan/check/check_plan.hpp"
 #include "core/plan/trace/lay_out.hpp"
@@ -11,23 +12,12 @@
 #include "words/finding_words.hpp"
 #include "words/which_words.hpp"
 
-#include <nlohmann/json.hpp>
-
 namespace up::cli {
 namespace {
-
-using Json = nlohmann::ordered_json;
 
 std::string fabricName(const quilt::Quilt& quilt, FabricId id) {
     const auto* fabric = find(quilt.fabrics, id);
     return fabric ? fabric->name : "";
-}
-
-Json numbers(const quilt::Block& block, const std::vector<PieceId>& pieces) {
-    Json out = Json::array();
-    for (const auto id : pieces)
-        out.push_back(quilt::numberOf(block, id));
-    return out;
 }
 
 std::string text(const Json& json) {
@@ -107,9 +97,11 @@ Bytes layout(const Words& words) {
                                     {"used", use.used.mm()},
                                     {"taken", use.taken}});
     for (const auto& chunk : trace.chunks)
-        out["chunks"].push_back({{"fabric", fabricName(opened->quilt, chunk.fabric)},
+        out["chunks"].push_back({{"chunk", chunk.number},
+                                 {"fabric", fabricName(opened->quilt, chunk.fabric)},
                                  {"sheet", chunk.sheet},
-                                 {"pieces", numbers(block, chunk.pieces)},
+                                 {"pieces", numbersOf(block, chunk.pieces)},
+                                 {"outline", pointsOf(chunk.roughCut.rings.front())},
                                  {"patch", {chunk.patch.width.mm(), chunk.patch.height.mm()}}});
     for (const auto& t : block.layout->traced)
         out["traced"].push_back({{"piece", quilt::numberOf(block, t.piece)},
@@ -132,12 +124,8 @@ Bytes stitch(const Words& words) {
     for (const auto& run : plan.runs) {
         const auto* thread = find(opened->quilt.threads, run.thread);
         Json edges = Json::array();
-        for (const auto& edge : run.edges) {
-            Json points = Json::array();
-            for (const auto p : edge)
-                points.push_back({p.x, p.y});
-            edges.push_back(std::move(points));
-        }
+        for (const auto& edge : run.edges)
+            edges.push_back(pointsOf(edge));
         out["runs"].push_back({{"piece", quilt::numberOf(block, run.piece)},
                                {"thread", thread ? thread->name : ""},
                                {"length", run.length.mm()},
@@ -155,10 +143,7 @@ struct ArgJson {
     const quilt::Block& block;
     Json operator()(PieceId piece) const { return {{"piece", quilt::numberOf(block, piece)}}; }
     Json operator()(const std::vector<PieceId>& pieces) const {
-        Json numbers = Json::array();
-        for (const auto piece : pieces)
-            numbers.push_back(quilt::numberOf(block, piece));
-        return {{"pieces", numbers}};
+        return {{"pieces", numbersOf(block, pieces)}};
     }
     Json operator()(BlockId) const { return {{"block", block.name}}; }
     Json operator()(WebId id) const {

@@ -57,6 +57,9 @@ public:
         laying->add_option("--school", m_words.school,
                            "oneByOne, byFabric, windowed or strip; the block's own if not given");
         laying->add_flag("--new-web", m_words.noOffCuts, "leave the off-cuts in the stash alone");
+        auto* pressing =
+            onBlock(verb("press", "Where the iron goes on a block, and the heat of each piece", cli::press));
+        pressing->add_option("--iron", m_words.iron, "household, small or wand; household if not given");
         onBlock(verb("stitch", "Stitching plan of a block", cli::stitch));
         auto* finding = onBlock(verb("which", "Which piece a cut one without its label is", cli::which));
         finding->add_option("--size", m_words.size, "what it measures, either way up: 2 1/4 x 3in")

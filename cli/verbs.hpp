@@ -12,7 +12,7 @@ namespace up::cli {
 
 struct Words {
     std::string file, block, name, finished, what, as, out = "-", paper = "letter", square, overlap = "0",
-                                                       size, school, margin = "1/2";
+                                                       size, school, margin = "1/2", iron = "household";
     std::vector<std::string> files;
     double seconds = 2, dpi = 0;
     int rounds = 0, page = 1, columns = 0;
@@ -27,6 +27,7 @@ using Bytes = Result<std::string>;
 [[nodiscard]] Bytes nest(const Words& words);
 [[nodiscard]] Bytes order(const Words& words);
 [[nodiscard]] Bytes layout(const Words& words);
+[[nodiscard]] Bytes press(const Words& words);
 [[nodiscard]] Bytes stitch(const Words& words);
 [[nodiscard]] Bytes which(const Words& words);
 [[nodiscard]] Bytes exportSheets(const Words& words);

@@ -107,6 +107,10 @@ const char* pattern(Code code) {
     case Code::stopped: return N_("Stopped.");
     case Code::halfAnOrder: return N_("An order must name every piece of the block once.");
     case Code::overItself: return N_("A piece cannot lie over itself. Choose two pieces.");
+    case Code::badSoleplate:
+        return N_("That is no iron: its outline crosses itself, or nothing of it would be left to press "
+                  "with. Trace "
+                  "it again.");
     case Code::badOpacity:
         return N_("How much light a fabric holds back is between 0 and 100 %. Type another.");
     case Code::badUse: return "{0}";

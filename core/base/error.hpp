@@ -67,6 +67,7 @@ enum class Code : std::uint8_t {
     halfAnOrder,   ///< an order that does not name every piece of the block once: {}
     overItself,    ///< a piece that is to lie over itself: {piece}
     badOpacity,    ///< outside 0…1: {}
+    badSoleplate,  ///< crosses itself, or nothing of it would be left to press with: {}
     badUse,        ///< {what}: the command line's
 };
 

@@ -210,6 +210,14 @@ Point turned(Point v, double by) {
 
 } // namespace
 
+std::vector<Corner> cornersOf(const Region& region) {
+    const auto box = region.bounds();
+    std::vector<Corner> out;
+    for (const auto& ring : region.rings)
+        addCorners(ring, std::min(1.0, std::max(box.width(), box.height()) / 25), out);
+    return out;
+}
+
 Widths widthsOf(const Region& region, double step) {
     breathe();
     Widths out;
@@ -226,8 +234,8 @@ Widths widthsOf(const Region& region, double step) {
         if (across.width > out.widest.width) out.widest = across;
         if (across.facing >= leastFacing) out.across.push_back(across);
     };
-    for (const auto& ring : region.rings) {
-        addCorners(ring, std::min(1.0, out.length / 25), out.corners);
+    out.corners = cornersOf(region);
+    for (const auto& ring : region.rings)
         for (std::size_t i = 0; i < ring.size(); ++i) {
             const Point a = ring[i], b = ring[(i + 1) % ring.size()];
             const double length = distance(a, b);
@@ -242,7 +250,6 @@ Widths widthsOf(const Region& region, double step) {
             for (int k = 0; k <= fan && fan > 0; ++k)
                 look(b, turned(in, turn * k / fan));
         }
-    }
     return out;
 }
 

@@ -23,6 +23,9 @@ struct Corner {
     Point inwards{};    ///< unit vector along the middle of the opening, into the shape
 };
 
+/// Where the edge turns by more than 60° within a millimetre, or less on small shapes.
+[[nodiscard]] std::vector<Corner> cornersOf(const Region& region);
+
 /// Widths measured from points of the edge at most `step` mm apart (less on small shapes), and the corners.
 struct Widths {
     std::vector<Across> across; ///< only those that lie between opposite edges

@@ -169,6 +169,29 @@ TEST(Stitch, ListsRunsWithThreadAndLength) {
     EXPECT_GT(plan["runs"][0]["length"].get<double>(), 0);
 }
 
+TEST(Press, SaysWhereTheIronGoesAndWhatHeatThatGives) {
+    const auto plan = say({"press", sample(), "--block", "Bulrushes"}).json();
+    EXPECT_EQ(plan["format"], "upstairs-pressing");
+    ASSERT_EQ(plan["stages"].size(), 2U) << "from the front, then from the back";
+    EXPECT_EQ(plan["stages"][0]["side"], "front");
+    EXPECT_EQ(plan["stages"][1]["side"], "back");
+    EXPECT_FALSE(plan["stages"][0]["presses"].empty());
+    const double seconds = plan["stages"][0]["seconds"];
+    for (const auto& heat : plan["heat"]) { // each place once from each side at least
+        EXPECT_GE(heat["least"].get<double>(), heat["before"].get<double>() + 2 * seconds) << heat;
+        EXPECT_GE(heat["most"], heat["least"]);
+    }
+    const auto small = say({"press", sample(), "--block", "Bulrushes", "--iron", "small"}).json();
+    EXPECT_GT(small["stages"][0]["presses"].size(), plan["stages"][0]["presses"].size());
+    const auto wrong = say({"press", sample(), "--block", "Bulrushes", "--iron", "toaster"});
+    EXPECT_EQ(wrong.code, 2);
+    EXPECT_NE(wrong.err.find("toaster"), std::string::npos) << wrong.err;
+}
+
+TEST(Press, WhatIsFusedNeedsNoneAnyMore) {
+    EXPECT_TRUE(say({"press", sample(), "--block", "Lock gate"}).json()["stages"].empty());
+}
+
 /// Everything that Lay shows is there to be read too.
 TEST(Order, TellsHowTheBlockIsLaidAndCounted) {
     const auto order = say({"order", sample(), "--block", "Heron"}).json();

@@ -1,0 +1,39 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Where to set an iron down, so that every place gets its heat with the fewest presses and without sliding.
+#pragma once
+
+#include "core/press/iron.hpp"
+
+namespace up::press {
+
+struct CoverJob {
+    shape::Region area;   ///< to be covered, mm
+    shape::Region spared; ///< what the iron must not touch
+    Iron iron;
+    measure::Length overlap = usualOverlap;
+    /// Tips that lie loose: no press should end on one if another place would do.
+    std::vector<shape::Point> tips{};
+};
+
+struct CoverOptions {
+    int rounds = 1500; ///< of looking for what was left open
+    int steps = 1000;  ///< of each, until there is one press more
+    std::uint64_t seed = 1;
+};
+
+struct Cover {
+    std::vector<Press> presses;  ///< the lowest first, then the nearest
+    shape::Region unreached;     ///< no place of the iron covers it without touching what is spared
+    std::size_t leastByArea = 0; ///< no iron of that size can do with fewer
+};
+
+/// Presses that cover the area with the iron made smaller by half the overlap. What is nearer to something spared
+/// than the overlap need not be covered. Errors: as coverOf.
+/// Method: places on a grid and flush with the area's box, in every turn; as few as cover some points of the area;
+/// where they leave some of it open, points of that are taken in, until nothing is; then one fewer. Deterministic.
+[[nodiscard]] Result<Cover> coverWith(const CoverJob& job, const CoverOptions& options = {});
+
+/// A press whose border comes so near to a loose tip ends on it.
+inline constexpr double nearTip = 6; // mm; common practice, no source
+
+} // namespace up::press
