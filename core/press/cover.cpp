@@ -6,11 +6,9 @@
 #include "core/press/lattice.hpp"
 #include "core/press/ordering.hpp"
 #include "core/press/places.hpp"
-#include "core/shape/deepest.hpp"
 
 #include <algorithm>
 #include <cmath>
-#include <numeric>
 
 namespace up::press {
 namespace {
@@ -19,31 +17,33 @@ using shape::Point;
 using shape::Region;
 using shape::Ring;
 
-constexpr double fine = 0.5;       // mm: of the first look at what is left open
-constexpr double crack = 0.02;     // mm: half the width of a gap that is none
-constexpr double inward = 0.05;    // mm: points of a border are taken so far within it
-constexpr int tries = 60;          // to prove that no fewer do
-constexpr double leastApart = 0.2; // mm between points
+constexpr double fine = 0.25;           // mm: between the points of the lattice that must be covered
+constexpr double slack = fine * 0.7072; // no place is farther from a point of it
+constexpr double hair = 0.002;          // mm
+constexpr double simpler = 0.1;         // mm that the area may grow by for having fewer corners
+constexpr int tries = 60;               // to prove that no fewer do
 
 using Chosen = std::vector<std::size_t>;
 
+/// The iron is taken a little smaller and the area a little larger, so that what covers all points of a lattice covers
+/// everything.
 class Pressing {
 public:
-    Pressing(const CoverJob& job, Ring cover, const CoverOptions& options)
+    /// `sure`: a hair smaller than `cover`, so that what is said to be covered by a place is.
+    Pressing(const CoverJob& job, Ring cover, const Ring& sure, const CoverOptions& options)
         : m_job(job), m_cover(std::move(cover)), m_wanted(wantedOf(job)),
-          m_places(job.iron, m_cover, m_wanted.bounds(), job.spared, apart(m_cover)),
+          m_places(job.iron, sure, m_wanted.bounds(), job.spared, apart(m_cover)),
           m_search(m_places.count(), options.seed), m_lattice(m_wanted, fine), m_options(options) {
         const auto own = boundsOf(m_cover);
         m_reach = std::min(own.width(), own.height()) / 3;
-        m_least = static_cast<std::size_t>(
-            std::ceil(m_wanted.area() / shape::regionOf(shape::Rings{m_cover}).area() - 1e-9));
     }
 
-    Cover run() {
-        setUnreachedAside();
-        Cover out{{}, m_unreached, m_least};
+    Cover run(double ironArea) {
+        Cover out{{}, {}, static_cast<std::size_t>(std::ceil(m_job.area.area() / ironArea - 1e-9))};
         if (m_wanted.isEmpty()) return out;
-        takeFirstPoints();
+        if (!m_job.spared.isEmpty()) out.unreached = m_lattice.keepWithin(everywhere(), m_reach);
+        m_least = out.leastByArea;
+        take(m_lattice.open({}, m_reach));
         auto best = search();
         spareTips(best);
         for (const auto place : best)
@@ -58,112 +58,32 @@ private:
         const auto own = boundsOf(cover);
         return std::clamp(std::min(own.width(), own.height()) / 14, 3.0, 8.0);
     }
-    /// A tenth of a millimetre more, with far fewer corners.
     static Region wantedOf(const CoverJob& job) {
-        auto area = shape::coveringSimplified(job.area, 0.1);
+        auto area = shape::offset(shape::coveringSimplified(job.area, simpler), slack);
         if (job.spared.isEmpty()) return area;
         return shape::subtract(area, shape::offset(job.spared, job.overlap.mm()));
     }
 
-    [[nodiscard]] Region coverAt(std::size_t place) const {
-        return shape::regionOf(shape::Rings{setDown(m_cover, m_places.press(place))});
-    }
-    [[nodiscard]] Region coveredBy(const Chosen& chosen) const {
-        std::vector<Region> all;
+    [[nodiscard]] Ring coverAt(std::size_t place) const { return setDown(m_cover, m_places.press(place)); }
+    [[nodiscard]] std::vector<Ring> coversAt(const Chosen& chosen) const {
+        std::vector<Ring> out;
         for (const auto place : chosen)
-            all.push_back(coverAt(place));
-        return shape::unite(all);
-    }
-    /// Parts of `area` that the region leaves open, without cracks.
-    static std::vector<Region> open(const Region& area, const Region& covered) {
-        return shape::islands(shape::offset(shape::subtract(area, covered), -crack));
-    }
-
-    /// What no place covers, a small disc at a time round each point that none reaches.
-    void setUnreachedAside() {
-        if (m_job.spared.isEmpty()) return;
-        auto rest = m_wanted;
-        std::vector<Region> out;
-        for (int i = 0; i < 2000 && !rest.isEmpty(); ++i) {
-            breathe();
-            const auto at = shape::deepestPoint(shape::islands(rest).front(), 0.2).at;
-            const auto over = m_places.over(at);
-            const auto done =
-                over.empty() ? shape::regionOf(shape::Rings{disc(at)}) : coverAt(nearestTo(at, over));
-            if (over.empty()) out.push_back(shape::intersect(done, rest));
-            rest = shape::offset(shape::subtract(rest, done), -crack);
-        }
-        m_unreached = shape::unite(out);
-        m_wanted = shape::subtract(m_wanted, m_unreached);
-    }
-    [[nodiscard]] std::size_t nearestTo(Point at, const std::vector<std::size_t>& places) const {
-        const auto away = [&](std::size_t place) { return shape::distance(m_places.press(place).at, at); };
-        return *std::min_element(places.begin(), places.end(),
-                                 [&](std::size_t a, std::size_t b) { return away(a) < away(b); });
-    }
-    static Ring disc(Point at) {
-        Ring out;
-        for (int i = 0; i < 12; ++i)
-            out.push_back(at + Point{std::cos(i * 0.5236), std::sin(i * 0.5236)});
+            out.push_back(coverAt(place));
         return out;
     }
-
-    void take(Point p) {
-        const bool known = std::any_of(m_points.begin(), m_points.end(),
-                                       [&](Point q) { return shape::distance(p, q) < leastApart; });
-        if (known) return;
-        auto over = m_places.over(p);
-        if (over.empty()) return; // a hair beyond what the iron reaches
-        m_points.push_back(p);
-        m_search.take(std::move(over));
+    [[nodiscard]] std::vector<Ring> everywhere() const {
+        std::vector<Ring> out;
+        for (std::size_t place = 0; place < m_places.count(); ++place)
+            if (m_places.isFree(place)) out.push_back(coverAt(place));
+        return out;
+    }
+    [[nodiscard]] bool isCovered(const Chosen& chosen) const {
+        return m_lattice.open(coversAt(chosen), m_reach).empty();
     }
 
-    /// A grid, and the border.
-    void takeFirstPoints() {
-        const auto within = shape::offset(m_wanted, -inward);
-        for (const auto& island : shape::islands(within)) {
-            take(shape::deepestPoint(island, 0.5).at);
-            const auto& border = island.rings.front();
-            const double whole = shape::perimeter(border);
-            auto line = border;
-            line.push_back(border.front());
-            for (double along = 0; along < whole; along += m_reach)
-                take(shape::pointAlong(line, along));
-        }
-        const auto box = within.bounds();
-        for (double y = box.top + m_reach / 2; y < box.bottom; y += m_reach)
-            for (double x = box.left + m_reach / 2; x < box.right; x += m_reach)
-                if (within.contains({x, y})) take({x, y});
-    }
-
-    void takeOpen(const std::vector<Region>& rest) {
-        for (const auto& part : rest) {
-            const Point middle = shape::deepestPoint(part, 0.1).at;
-            take(middle);
-            auto corners = part.rings.front();
-            std::stable_sort(corners.begin(), corners.end(), [&](Point a, Point b) {
-                return shape::distance(a, middle) > shape::distance(b, middle);
-            });
-            int taken = 0;
-            for (const Point corner : corners)
-                if (const Point p = middle + (corner - middle) * 0.9; taken < 3 && part.contains(p))
-                    take(p), ++taken;
-        }
-    }
-
-    /// What these leave open is taken in; false when it is nothing.
-    bool leavesOpen(const Chosen& chosen) {
-        std::vector<Ring> rings;
-        for (const auto place : chosen)
-            rings.push_back(setDown(m_cover, m_places.press(place)));
-        const auto points = m_lattice.open(rings, m_reach / 2);
-        const auto before = m_points.size();
+    void take(const std::vector<Point>& points) {
         for (const Point p : points)
-            take(p);
-        if (m_points.size() > before) return true;
-        const auto rest = open(m_wanted, coveredBy(chosen));
-        takeOpen(rest);
-        return !rest.empty();
+            if (auto over = m_places.over(p); !over.empty()) m_search.take(std::move(over));
     }
 
     /// A number of places for which all points taken are covered; then points of what they leave open all the same;
@@ -172,45 +92,39 @@ private:
         Chosen best;
         m_search.fill();
         for (int round = 0; round < m_options.rounds; ++round) {
+            breathe();
             if (!m_search.settle(m_options.steps)) {
                 if (!best.empty()) break;
                 m_search.fill();
             }
-            if (leavesOpen(m_search.chosen())) continue;
+            const auto open = m_lattice.open(coversAt(m_search.chosen()), m_reach / 2);
+            take(open);
+            if (!open.empty()) continue;
             best = m_search.chosen();
-            if (best.size() <= std::max(m_least, m_search.least(tries))) break;
+            if (best.size() <= std::max({m_least, m_search.least(tries), std::size_t{1}})) break;
             m_search.drop();
         }
         return best.empty() ? patched(m_search.chosen()) : best;
     }
 
     /// Those and as many more as it takes, then without those that are not needed.
-    Chosen patched(Chosen chosen) const {
-        for (auto rest = open(m_wanted, coveredBy(chosen)); !rest.empty();
-             rest = open(m_wanted, coveredBy(chosen))) {
-            const auto more = m_places.mostOver(cornersOf(rest));
-            if (!more) break; // a crack between places that the iron is too small for
+    [[nodiscard]] Chosen patched(Chosen chosen) const {
+        for (auto open = m_lattice.open(coversAt(chosen), m_reach / 4); !open.empty();
+             open = m_lattice.open(coversAt(chosen), m_reach / 4)) {
+            const auto more = m_places.mostOver(open);
+            if (!more) break; // a hair beyond what the iron reaches
             chosen.push_back(*more);
         }
-        for (std::size_t i = 0; i < chosen.size();) {
-            auto fewer = chosen;
-            fewer.erase(fewer.begin() + static_cast<std::ptrdiff_t>(i));
-            if (open(m_wanted, coveredBy(fewer)).empty())
+        for (std::size_t i = 0; i < chosen.size();)
+            if (auto fewer = without(chosen, i); isCovered(fewer))
                 chosen = std::move(fewer);
             else
                 ++i;
-        }
         return chosen;
     }
-    static std::vector<Point> cornersOf(const std::vector<Region>& parts) {
-        std::vector<Point> out;
-        for (const auto& part : parts) {
-            const auto middle = shape::deepestPoint(part, 0.1).at;
-            out.push_back(middle);
-            for (const Point p : part.rings.front())
-                out.push_back(middle + (p - middle) * 0.98);
-        }
-        return out;
+    static Chosen without(Chosen chosen, std::size_t i) {
+        chosen.erase(chosen.begin() + static_cast<std::ptrdiff_t>(i));
+        return chosen;
     }
 
     /// How many loose tips lie near the border of the iron there.
@@ -224,49 +138,47 @@ private:
     /// Each press goes where it ends on fewer tips, if it covers there what no other one does.
     void spareTips(Chosen& chosen) const {
         if (m_job.tips.empty()) return;
-        for (std::size_t i = 0; i < chosen.size(); ++i) {
-            const int now = tipsAt(chosen[i]);
-            if (now == 0) continue;
-            auto others = chosen;
-            others.erase(others.begin() + static_cast<std::ptrdiff_t>(i));
-            const auto own = open(m_wanted, coveredBy(others));
-            chosen[i] = sparing(own, chosen[i], now);
-        }
+        for (std::size_t i = 0; i < chosen.size(); ++i)
+            if (const int now = tipsAt(chosen[i]); now > 0)
+                chosen[i] = sparing(without(chosen, i), chosen[i], now);
     }
-    [[nodiscard]] std::size_t sparing(const std::vector<Region>& own, std::size_t place, int now) const {
+    [[nodiscard]] std::size_t sparing(Chosen others, std::size_t place, int now) const {
         std::vector<std::pair<int, std::size_t>> better;
-        for (const auto other : m_places.overAll(cornersOf(own)))
+        for (const auto other : m_places.overAll(m_lattice.open(coversAt(others), m_reach / 4)))
             if (const int tips = tipsAt(other); tips < now) better.emplace_back(tips, other);
         std::stable_sort(better.begin(), better.end(),
                          [](const auto& a, const auto& b) { return a.first < b.first; });
         constexpr std::size_t tried = 40;
         for (std::size_t i = 0; i < better.size() && i < tried; ++i) {
-            const auto cover = coverAt(better[i].second);
-            if (std::all_of(own.begin(), own.end(),
-                            [&](const Region& part) { return open(part, cover).empty(); }))
-                return better[i].second;
+            others.push_back(better[i].second);
+            if (isCovered(others)) return better[i].second;
+            others.pop_back();
         }
         return place;
     }
 
     const CoverJob& m_job;
     Ring m_cover;
-    Region m_wanted, m_unreached;
+    Region m_wanted;
     Places m_places;
     Covering m_search;
     Lattice m_lattice;
     CoverOptions m_options;
     double m_reach = 10; ///< mm between the first points
     std::size_t m_least = 1;
-    std::vector<Point> m_points;
 };
 
 } // namespace
 
 Result<Cover> coverWith(const CoverJob& job, const CoverOptions& options) {
-    auto cover = coverOf(job.iron, job.overlap);
-    if (!cover) return tl::unexpected(cover.error());
-    return Pressing(job, std::move(*cover), options).run();
+    const auto whole = coverOf(job.iron, job.overlap);
+    if (!whole) return tl::unexpected(whole.error());
+    const auto within = [&](double mm) {
+        return coverOf(job.iron, job.overlap + measure::Length::ofMm(2 * mm));
+    };
+    auto cover = within(slack), sure = within(slack + hair);
+    if (!cover || !sure) return failure(Code::badSoleplate);
+    return Pressing(job, std::move(*cover), *sure, options).run(std::abs(shape::signedArea(*whole)));
 }
 
 } // namespace up::press

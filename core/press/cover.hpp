@@ -22,15 +22,15 @@ struct CoverOptions {
 };
 
 struct Cover {
-    std::vector<Press> presses;  ///< the lowest first, then the nearest
-    shape::Region unreached;     ///< no place of the iron covers it without touching what is spared
-    std::size_t leastByArea = 0; ///< no iron of that size can do with fewer
+    std::vector<Press> presses;          ///< the lowest first, then the nearest
+    std::vector<shape::Point> unreached; ///< spots that no press covers without touching what is spared
+    std::size_t leastByArea = 0;         ///< no iron of that size can do with fewer
 };
 
 /// Presses that cover the area with the iron made smaller by half the overlap. What is nearer to something spared
 /// than the overlap need not be covered. Errors: as coverOf.
-/// Method: places on a grid and flush with the area's box, in every turn; as few as cover some points of the area;
-/// where they leave some of it open, points of that are taken in, until nothing is; then one fewer. Deterministic.
+/// Method: places on a grid and flush with the area's box, in every turn; as few as cover some points of a fine lattice;
+/// where they leave others open, some of those are taken in, until none is; then one fewer. Deterministic.
 [[nodiscard]] Result<Cover> coverWith(const CoverJob& job, const CoverOptions& options = {});
 
 /// A press whose border comes so near to a loose tip ends on it.

@@ -72,23 +72,41 @@ void Lattice::fill(std::vector<Row>& rows, const shape::Rings& rings, bool value
     }
 }
 
-std::vector<Point> Lattice::open(const std::vector<Ring>& rings, double apart) const {
+std::vector<Lattice::Row> Lattice::outside(const std::vector<Ring>& rings) const {
     auto rest = m_inside;
     for (const auto& ring : rings)
         fill(rest, {ring}, false);
+    return rest;
+}
+
+/// The first that is left, and again when all that is near it has been taken away.
+std::vector<Point> Lattice::someOf(std::vector<Row> rows, double apart) const {
+    const auto span = static_cast<std::size_t>(std::max(0.0, apart / m_step - 1));
     std::vector<Point> out;
     for (std::size_t row = 0; row < m_rows; ++row)
-        for (std::size_t word = 0; word < rest[row].size(); ++word)
-            for (auto bits = rest[row][word]; bits != 0; bits &= bits - 1) {
-                const auto column = word * 64 + static_cast<std::size_t>(std::countr_zero(bits));
-                const Point p{m_box.left + static_cast<double>(column) * m_step,
-                              m_box.top + static_cast<double>(row) * m_step};
-                const bool isNew = std::all_of(out.begin(), out.end(), [&](Point q) {
-                    return std::abs(p.x - q.x) >= apart || std::abs(p.y - q.y) >= apart;
-                });
-                if (isNew) out.push_back(p);
+        for (std::size_t word = 0; word < rows[row].size(); ++word)
+            while (rows[row][word] != 0) {
+                const auto column = word * 64 + static_cast<std::size_t>(std::countr_zero(rows[row][word]));
+                out.push_back({m_box.left + static_cast<double>(column) * m_step,
+                               m_box.top + static_cast<double>(row) * m_step});
+                const auto from = column - std::min(column, span),
+                           to = std::min(column + span, m_columns - 1);
+                for (std::size_t near = row; near <= std::min(row + span, m_rows - 1); ++near)
+                    setBits(rows[near], from, to, false);
             }
     return out;
+}
+
+std::vector<Point> Lattice::open(const std::vector<Ring>& rings, double apart) const {
+    return someOf(outside(rings), apart);
+}
+
+std::vector<Point> Lattice::keepWithin(const std::vector<Ring>& rings, double apart) {
+    const auto rest = outside(rings);
+    for (std::size_t row = 0; row < m_rows; ++row)
+        for (std::size_t word = 0; word < rest[row].size(); ++word)
+            m_inside[row][word] &= ~rest[row][word];
+    return someOf(rest, apart);
 }
 
 } // namespace up::press

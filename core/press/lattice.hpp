@@ -16,9 +16,13 @@ public:
     /// Some of the points that lie in none of the rings, at least `apart` mm from each other both ways; empty when
     /// there are none.
     [[nodiscard]] std::vector<shape::Point> open(const std::vector<shape::Ring>& rings, double apart) const;
+    /// Forgets what lies in none of the rings, and answers some points of it.
+    std::vector<shape::Point> keepWithin(const std::vector<shape::Ring>& rings, double apart);
 
 private:
     using Row = std::vector<std::uint64_t>;
+    [[nodiscard]] std::vector<Row> outside(const std::vector<shape::Ring>& rings) const;
+    [[nodiscard]] std::vector<shape::Point> someOf(std::vector<Row> rows, double apart) const;
     void fill(std::vector<Row>& rows, const shape::Rings& rings, bool value) const;
 
     shape::Box m_box;

@@ -17,6 +17,8 @@ public:
 
     [[nodiscard]] std::size_t count() const { return m_count; }
     [[nodiscard]] Press press(std::size_t place) const;
+    /// It touches nothing that is spared.
+    [[nodiscard]] bool isFree(std::size_t place) const { return m_free[place] != 0; }
     /// Those that cover the point.
     [[nodiscard]] std::vector<std::size_t> over(shape::Point point) const;
     /// The one that covers most of the points; nothing when none of them can be covered.

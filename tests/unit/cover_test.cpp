@@ -117,9 +117,9 @@ TEST(CoverOf, ASoleplateThatIsNoneIsRefused) {
 }
 
 TEST(CoverWith, AFieldOfTwoByTwoIronsTakesFourPresses) {
-    const CoverJob job{shape::rectangle({10, 20, 209.5, 139.5}), {}, rectangularIron(100, 60), Length(), {}};
+    const CoverJob job{shape::rectangle({10, 20, 208, 138}), {}, rectangularIron(100, 60), Length(), {}};
     const auto cover = test::must(coverWith(job));
-    EXPECT_EQ(cover.leastByArea, 4U); // 199.5 × 119.5 of 200 × 120
+    EXPECT_EQ(cover.leastByArea, 4U); // 198 × 118 of 200 × 120
     EXPECT_EQ(cover.presses.size(), 4U);
     EXPECT_EQ(leftOpen(job, cover.presses), 0);
 }
@@ -137,7 +137,7 @@ TEST(CoverWith, EverythingIsCoveredByEveryIron) {
             const auto cover = test::must(coverWith(job));
             EXPECT_EQ(leftOpen(job, cover.presses), 0) << keyOf(kind) << " " << i;
             EXPECT_GE(cover.presses.size(), cover.leastByArea);
-            EXPECT_TRUE(cover.unreached.isEmpty());
+            EXPECT_TRUE(cover.unreached.empty());
         }
 }
 
@@ -153,11 +153,10 @@ TEST(CoverWith, TheIronKeepsOffWhatMelts) {
     const auto cover = test::must(coverWith(job));
     for (const auto& press : cover.presses)
         EXPECT_EQ(test::geosArea(at(job.iron.outline, press), dots, test::Boolean::intersect), 0);
+    EXPECT_TRUE(cover.unreached.empty()) << cover.unreached.front().x << " " << cover.unreached.front().y;
     auto wanted = job;
-    wanted.area = shape::subtract(shape::subtract(job.area, shape::offset(dots, job.overlap.mm())),
-                                  shape::offset(cover.unreached, 0.05));
+    wanted.area = shape::subtract(job.area, shape::offset(dots, job.overlap.mm()));
     EXPECT_EQ(leftOpen(wanted, cover.presses), 0);
-    EXPECT_LT(cover.unreached.area(), 0.02 * job.area.area());
 }
 
 TEST(CoverWith, NoPressEndsOnATipWhenAnotherPlaceWouldDo) {
