@@ -39,7 +39,7 @@ void SectionStrip::refresh() {
     m_ledges.clear();
     if (!isVisibleTo(parentWidget())) return;
     const auto& plan = m_session.derived().block();
-    std::vector<stack::Over> pairs;
+    std::vector<stack::Pair> pairs;
     for (const auto& o : plan.stack.overlaps)
         pairs.push_back({o.upper, o.lower});
     if (pairs != m_pairs || m_order.size() != plan.regions.size()) { // most moves change neither

@@ -38,7 +38,7 @@ private:
     Session& m_session;
     Mending& m_mending;
     std::vector<stack::Ledge> m_ledges;
-    std::vector<stack::Over> m_pairs; ///< what lies on what
+    std::vector<stack::Pair> m_pairs; ///< what lies on what
     std::vector<std::size_t> m_order; ///< bottom first, as they say
     double m_length = 1;              ///< of the line, mm
     int m_levels = 1;

@@ -50,7 +50,7 @@ struct Placed : Spot {
 
 enum class WhyNot : std::uint8_t { largerThanEverySheet, noRoomLeft };
 
-struct Unplaced {
+struct LeftOut {
     std::size_t part = 0;
     int copy = 0;
     WhyNot why = WhyNot::noRoomLeft;
@@ -58,7 +58,7 @@ struct Unplaced {
 
 struct NestLayout {
     std::vector<Placed> placed; ///< the fixed ones as well
-    std::vector<Unplaced> unplaced;
+    std::vector<LeftOut> unplaced;
     int sheetsUsed = 0;
     int lastSheet = 0;     ///< which of all sheets, counted from 1, is the last one used
     double usedHeight = 0; ///< mm, on that sheet

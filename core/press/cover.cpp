@@ -17,11 +17,19 @@ using shape::Point;
 using shape::Region;
 using shape::Ring;
 
-constexpr double fine = 0.25;           // mm: between the points of the lattice that must be covered
-constexpr double slack = fine * 0.7072; // no place is farther from a point of it
-constexpr double hair = 0.002;          // mm
-constexpr double simpler = 0.1;         // mm that the area may grow by for having fewer corners
-constexpr int tries = 60;               // to prove that no fewer do
+constexpr double hair = 0.002; // mm
+constexpr int tries = 60;      // to prove that no fewer do
+
+/// mm between the points of the lattice that must be covered. Where many presses are needed it is looked at often, and
+/// one more or less is nothing; where few are, a hair may decide.
+double fineFor(const Ring& cover) {
+    const auto own = boundsOf(cover);
+    return std::min(own.width(), own.height()) > 50 ? 0.1 : 0.25;
+}
+/// No place is farther from a point of the lattice.
+double slackOf(double fine) {
+    return fine * 0.7072;
+}
 
 using Chosen = std::vector<std::size_t>;
 
@@ -30,8 +38,8 @@ using Chosen = std::vector<std::size_t>;
 class Pressing {
 public:
     /// `sure`: a hair smaller than `cover`, so that what is said to be covered by a place is.
-    Pressing(const CoverJob& job, Ring cover, const Ring& sure, const CoverOptions& options)
-        : m_job(job), m_cover(std::move(cover)), m_wanted(wantedOf(job)),
+    Pressing(const CoverJob& job, Ring cover, const Ring& sure, double fine, const CoverOptions& options)
+        : m_job(job), m_cover(std::move(cover)), m_wanted(wantedOf(job, fine)),
           m_places(job.iron, sure, m_wanted.bounds(), job.spared, apart(m_cover)),
           m_search(m_places.count(), options.seed), m_lattice(m_wanted, fine), m_options(options) {
         const auto own = boundsOf(m_cover);
@@ -58,8 +66,9 @@ private:
         const auto own = boundsOf(cover);
         return std::clamp(std::min(own.width(), own.height()) / 14, 3.0, 8.0);
     }
-    static Region wantedOf(const CoverJob& job) {
-        auto area = shape::offset(shape::coveringSimplified(job.area, simpler), slack);
+    static Region wantedOf(const CoverJob& job, double fine) {
+        const double simpler = fine / 3; // with far fewer corners
+        auto area = shape::offset(shape::coveringSimplified(job.area, simpler), slackOf(fine));
         if (job.spared.isEmpty()) return area;
         return shape::subtract(area, shape::offset(job.spared, job.overlap.mm()));
     }
@@ -176,9 +185,10 @@ Result<Cover> coverWith(const CoverJob& job, const CoverOptions& options) {
     const auto within = [&](double mm) {
         return coverOf(job.iron, job.overlap + measure::Length::ofMm(2 * mm));
     };
+    const double fine = fineFor(*whole), slack = slackOf(fine);
     auto cover = within(slack), sure = within(slack + hair);
     if (!cover || !sure) return failure(Code::badSoleplate);
-    return Pressing(job, std::move(*cover), *sure, options).run(std::abs(shape::signedArea(*whole)));
+    return Pressing(job, std::move(*cover), *sure, fine, options).run(std::abs(shape::signedArea(*whole)));
 }
 
 } // namespace up::press

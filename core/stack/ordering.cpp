@@ -10,7 +10,7 @@ namespace {
 
 using Graph = std::vector<std::vector<std::size_t>>; // from lower to upper
 
-Graph graphOf(std::size_t count, const std::vector<Over>& pairs) {
+Graph graphOf(std::size_t count, const std::vector<Pair>& pairs) {
     Graph graph(count);
     for (const auto& pair : pairs)
         graph[pair.lower].push_back(pair.upper);
@@ -94,7 +94,7 @@ public:
         m_pairs.push_back({upper, lower});
         return true;
     }
-    [[nodiscard]] const std::vector<Over>& pairs() const { return m_pairs; }
+    [[nodiscard]] const std::vector<Pair>& pairs() const { return m_pairs; }
 
 private:
     [[nodiscard]] bool leads(std::size_t from, std::size_t to) const {
@@ -111,11 +111,11 @@ private:
         return false;
     }
     Graph m_graph;
-    std::vector<Over> m_pairs;
+    std::vector<Pair> m_pairs;
 };
 
-bool wasSaid(const std::vector<Over>& said, std::size_t upper, std::size_t lower) {
-    return std::find(said.begin(), said.end(), Over{upper, lower}) != said.end();
+bool wasSaid(const std::vector<Pair>& said, std::size_t upper, std::size_t lower) {
+    return std::find(said.begin(), said.end(), Pair{upper, lower}) != said.end();
 }
 
 /// A border with how it should be decided; the most binding first.
@@ -124,7 +124,7 @@ struct Wish {
     double weight; ///< among those of one reason
 };
 
-Wish wishFor(const Border& border, const std::vector<Over>& said, const std::vector<double>& lightness) {
+Wish wishFor(const Border& border, const std::vector<Pair>& said, const std::vector<double>& lightness) {
     if (wasSaid(said, border.one, border.other)) return {{border.one, border.other, Reason::said}, 0};
     if (wasSaid(said, border.other, border.one)) return {{border.other, border.one, Reason::said}, 0};
     if (border.overlap) return {{border.other, border.one, Reason::overlap}, 0};
@@ -137,7 +137,7 @@ Wish wishFor(const Border& border, const std::vector<Over>& said, const std::vec
 
 } // namespace
 
-std::vector<std::vector<std::size_t>> knotsOf(std::size_t count, const std::vector<Over>& pairs) {
+std::vector<std::vector<std::size_t>> knotsOf(std::size_t count, const std::vector<Pair>& pairs) {
     const Graph graph = graphOf(count, pairs);
     auto found = Components(graph).run();
     std::erase_if(found, [](const auto& component) { return component.size() < 2; });
@@ -145,7 +145,7 @@ std::vector<std::vector<std::size_t>> knotsOf(std::size_t count, const std::vect
     return found;
 }
 
-std::vector<std::size_t> bottomFirst(std::size_t count, const std::vector<Over>& pairs,
+std::vector<std::size_t> bottomFirst(std::size_t count, const std::vector<Pair>& pairs,
                                      const Before& before) {
     const Graph graph = graphOf(count, pairs);
     std::vector<std::size_t> waits(count, 0), out;
@@ -171,7 +171,7 @@ std::vector<std::size_t> bottomFirst(std::size_t count, const std::vector<Over>&
     return out;
 }
 
-Ordered decided(std::size_t count, const std::vector<Border>& borders, const std::vector<Over>& said,
+Ordered decided(std::size_t count, const std::vector<Border>& borders, const std::vector<Pair>& said,
                 const std::vector<double>& lightness) {
     std::vector<Wish> wishes;
     for (const auto& border : borders)

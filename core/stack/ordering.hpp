@@ -12,14 +12,14 @@ namespace up::stack {
 /// Pieces that cannot be put in an order: each set of two or more of which every one lies, by some way round,
 /// over every other. By position. Source: Tarjan, "Depth-First Search and Linear Graph Algorithms", 1972.
 [[nodiscard]] std::vector<std::vector<std::size_t>> knotsOf(std::size_t count,
-                                                            const std::vector<Over>& pairs);
+                                                            const std::vector<Pair>& pairs);
 
 using Before = std::function<bool(std::size_t, std::size_t)>;
 
 /// All positions, lower before upper for every pair; of those that may come next the first by `before`
 /// (positions when empty). Pieces of a knot come by `before`, as if its pairs did not bind. Source: Kahn,
 /// "Topological Sorting of Large Networks", 1962.
-[[nodiscard]] std::vector<std::size_t> bottomFirst(std::size_t count, const std::vector<Over>& pairs,
+[[nodiscard]] std::vector<std::size_t> bottomFirst(std::size_t count, const std::vector<Pair>& pairs,
                                                    const Before& before = {});
 
 /// Why one piece lies under another.
@@ -54,6 +54,6 @@ struct Ordered {
 /// for each piece), the lighter one beneath, the largest difference first, then as drawn. A wish that would
 /// tie a knot gives way to those before it. Pieces that no border parts keep their order as far as they can.
 [[nodiscard]] Ordered decided(std::size_t count, const std::vector<Border>& borders,
-                              const std::vector<Over>& said, const std::vector<double>& lightness = {});
+                              const std::vector<Pair>& said, const std::vector<double>& lightness = {});
 
 } // namespace up::stack

@@ -59,13 +59,13 @@ std::vector<Polyline> joined(std::vector<Polyline> parts) {
 }
 
 std::vector<std::vector<std::size_t>> aboveOf(const std::vector<Region>& pieces,
-                                              const std::vector<Over>& said, double reach) {
+                                              const std::vector<Pair>& said, double reach) {
     std::vector<shape::Box> boxes;
     for (const auto& piece : pieces)
         boxes.push_back(piece.isEmpty() ? shape::Box{} : piece.bounds().grownBy(reach / 2));
     std::vector<std::vector<std::size_t>> out(pieces.size());
     for (const auto& [lower, upper] : shape::pairsThatMeet(boxes)) {
-        const bool turned = std::find(said.begin(), said.end(), Over{lower, upper}) != said.end();
+        const bool turned = std::find(said.begin(), said.end(), Pair{lower, upper}) != said.end();
         out[turned ? upper : lower].push_back(turned ? lower : upper);
     }
     for (auto& uppers : out)

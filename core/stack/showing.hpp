@@ -10,7 +10,7 @@ namespace up::stack {
 /// For each piece those above it that lie on it or near it (their boxes come within `reach` mm), lowest
 /// first. Positions decide, unless something else was `said`.
 [[nodiscard]] std::vector<std::vector<std::size_t>>
-aboveOf(const std::vector<shape::Region>& pieces, const std::vector<Over>& said = {}, double reach = 0);
+aboveOf(const std::vector<shape::Region>& pieces, const std::vector<Pair>& said = {}, double reach = 0);
 
 /// The pieces of `which` as one.
 /// `together` of each of those sets of positions, which are sorted. Neighbours that lie in several of them are united

@@ -36,7 +36,7 @@ std::vector<int> stepsOf(const std::vector<Overlap>& overlaps, std::size_t count
     for (std::size_t k = 0; k < knots.size(); ++k)
         for (const std::size_t i : knots[k])
             knotOf[i] = k + 1;
-    std::vector<Over> pairs;
+    std::vector<Pair> pairs;
     for (const auto& o : overlaps)
         if (o.lower < o.upper || knotOf[o.lower] == 0 || knotOf[o.lower] != knotOf[o.upper])
             pairs.push_back({o.upper, o.lower});
@@ -73,13 +73,13 @@ std::vector<Overlap> overlapsOf(const std::vector<Region>& pieces, std::vector<O
     return before;
 }
 
-Stack stackOf(std::vector<Overlap> overlaps, std::size_t count, const std::vector<Over>& said) {
+Stack stackOf(std::vector<Overlap> overlaps, std::size_t count, const std::vector<Pair>& said) {
     Stack out;
     out.overlaps = std::move(overlaps);
     out.free.assign(count, true);
-    std::vector<Over> pairs;
+    std::vector<Pair> pairs;
     for (auto& o : out.overlaps) {
-        if (std::find(said.begin(), said.end(), Over{o.lower, o.upper}) != said.end())
+        if (std::find(said.begin(), said.end(), Pair{o.lower, o.upper}) != said.end())
             std::swap(o.lower, o.upper);
         out.free[o.lower] = out.free[o.upper] = false;
         pairs.push_back({o.upper, o.lower});
@@ -90,7 +90,7 @@ Stack stackOf(std::vector<Overlap> overlaps, std::size_t count, const std::vecto
     return out;
 }
 
-Stack stackOf(const std::vector<Region>& pieces, const std::vector<Over>& said) {
+Stack stackOf(const std::vector<Region>& pieces, const std::vector<Pair>& said) {
     return stackOf(overlapsOf(pieces), pieces.size(), said);
 }
 

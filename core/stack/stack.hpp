@@ -17,9 +17,9 @@ struct Overlap {
 };
 
 /// "This one goes over that one", whatever their positions.
-struct Over {
+struct Pair {
     std::size_t upper, lower;
-    bool operator==(const Over&) const = default;
+    bool operator==(const Pair&) const = default;
 };
 
 struct Stack {
@@ -44,7 +44,7 @@ inline constexpr double touching = 0.1;
 
 /// `said` turns pairs round; what is said of pieces that do not overlap means nothing.
 [[nodiscard]] Stack stackOf(std::vector<Overlap> overlaps, std::size_t count,
-                            const std::vector<Over>& said = {});
-[[nodiscard]] Stack stackOf(const std::vector<shape::Region>& pieces, const std::vector<Over>& said = {});
+                            const std::vector<Pair>& said = {});
+[[nodiscard]] Stack stackOf(const std::vector<shape::Region>& pieces, const std::vector<Pair>& said = {});
 
 } // namespace up::stack

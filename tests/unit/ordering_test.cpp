@@ -15,8 +15,8 @@ namespace {
 using Graph = boost::adjacency_list<boost::vecS, boost::vecS, boost::directedS, boost::no_property,
                                     boost::property<boost::edge_weight_t, int>>;
 
-std::vector<Over> randomPairs(Random& random, std::size_t count, std::size_t pairs, bool upwards) {
-    std::vector<Over> out;
+std::vector<Pair> randomPairs(Random& random, std::size_t count, std::size_t pairs, bool upwards) {
+    std::vector<Pair> out;
     for (std::size_t i = 0; i < pairs; ++i) {
         auto a = random.below(count), b = random.below(count);
         if (a == b) continue;

@@ -20,8 +20,8 @@ std::vector<std::size_t> BlockPlan::beneath(std::size_t upper) const {
 
 namespace {
 
-std::vector<stack::Over> positionsOf(const quilt::Block& block) {
-    std::vector<stack::Over> out;
+std::vector<stack::Pair> positionsOf(const quilt::Block& block) {
+    std::vector<stack::Pair> out;
     for (const auto& over : block.over) {
         const int upper = numberOf(block, over.upper), lower = numberOf(block, over.lower);
         if (upper > 0 && lower > 0)

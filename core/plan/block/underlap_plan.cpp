@@ -18,8 +18,8 @@ std::size_t indexOf(const quilt::Block& block, PieceId piece) {
     return static_cast<std::size_t>(numberOf(block, piece)) - 1;
 }
 
-std::vector<stack::Over> saidOf(const quilt::Block& block) {
-    std::vector<stack::Over> out;
+std::vector<stack::Pair> saidOf(const quilt::Block& block) {
+    std::vector<stack::Pair> out;
     for (const auto& over : block.over)
         out.push_back({indexOf(block, over.upper), indexOf(block, over.lower)});
     return out;
@@ -53,8 +53,8 @@ std::vector<PieceId> idsOf(const quilt::Block& block, const std::vector<std::siz
 }
 
 /// What must stay as it is: overlaps, and linings beneath their pieces.
-std::vector<stack::Over> bindingIn(const quilt::Block& block, const BlockPlan& plan) {
-    std::vector<stack::Over> out;
+std::vector<stack::Pair> bindingIn(const quilt::Block& block, const BlockPlan& plan) {
+    std::vector<stack::Pair> out;
     for (const auto& o : plan.stack.overlaps)
         out.push_back({o.upper, o.lower});
     for (std::size_t i = 0; i < block.pieces.size(); ++i)
@@ -82,9 +82,9 @@ std::vector<std::size_t> bundlesOf(const quilt::Block& block) {
 /// Orders bundles as wholes; `before` says which of two pieces that may come next does. Bundles that tie a
 /// knot are let go.
 std::vector<std::size_t> orderedBundles(const std::vector<std::size_t>& bundle,
-                                        const std::vector<stack::Over>& pairs, const stack::Before& before) {
+                                        const std::vector<stack::Pair>& pairs, const stack::Before& before) {
     const std::size_t count = bundle.size();
-    std::vector<stack::Over> between;
+    std::vector<stack::Pair> between;
     for (const auto& pair : pairs)
         if (bundle[pair.upper] != bundle[pair.lower])
             between.push_back({bundle[pair.upper], bundle[pair.lower]});

@@ -29,12 +29,12 @@ using quilt::Traced;
 using shape::Region;
 using shape::Transform;
 
-struct Attempt {
+struct Gathered {
     std::vector<Clump> clumps;
     NestLayout nested;
 };
 
-bool better(const Attempt& a, const Attempt& b) {
+bool better(const Gathered& a, const Gathered& b) {
     return std::tuple(a.nested.unplaced.size(), a.nested.lastSheet, a.nested.usedHeight) <
            std::tuple(b.nested.unplaced.size(), b.nested.lastSheet, b.nested.usedHeight);
 }
@@ -67,9 +67,9 @@ private:
     [[nodiscard]] bool isTooLarge(const Piece& piece) const;
     void findWindows();
     [[nodiscard]] std::vector<layout::Part> fixedBodies() const;
-    Attempt attempt(double width, double seconds);
+    Gathered attempt(double width, double seconds);
     [[nodiscard]] std::vector<double> widths() const;
-    Layout layoutFrom(const Attempt& best);
+    Layout layoutFrom(const Gathered& best);
     int sheetNumber(Layout& out, const layout::Spot& spot);
     void addTraced(Layout& out, std::size_t part, int sheet, int chunk, const Transform& where, double turn);
     void addInside(Layout& out);
@@ -140,7 +140,7 @@ std::vector<double> LayingOut::widths() const {
     return {full, full * 0.5, full * 0.34, full * 0.25};
 }
 
-Attempt LayingOut::attempt(double width, double seconds) {
+Gathered LayingOut::attempt(double width, double seconds) {
     std::vector<std::size_t> wanted;
     for (std::size_t i = 0; i < m_free.size(); ++i)
         if (!m_windows.isInside(i)) wanted.push_back(i);
@@ -148,7 +148,7 @@ Attempt LayingOut::attempt(double width, double seconds) {
     constexpr double share = 0.3;
     const int steps = std::clamp(600 / std::max(1, static_cast<int>(wanted.size())), 1, 30);
     const layout::NestOptions each{seconds * share, m_options.rounds > 0 ? steps : 0, m_options.seed};
-    Attempt out;
+    Gathered out;
     out.clumps = gathered(m_parts, m_groups, wanted, {m_school, width, each}, m_control);
     NestJob job;
     job.spacing = roughCutMargin.mm() * 2;
@@ -205,7 +205,7 @@ void LayingOut::addInside(Layout& out) {
     }
 }
 
-Layout LayingOut::layoutFrom(const Attempt& best) {
+Layout LayingOut::layoutFrom(const Gathered& best) {
     Layout out{m_block.web, m_kept.traced, {}, m_kept.sheets, m_kept.strips};
     m_chunks = m_kept.chunks;
     auto placed = best.nested.placed; // sheets are numbered in the order in which they are used
@@ -239,9 +239,9 @@ Layout LayingOut::run() {
     if (m_school == School::windowed) findWindows();
     const auto strips = widths();
     const double share = m_options.seconds / static_cast<double>(strips.size());
-    Attempt best = attempt(strips.front(), share);
+    Gathered best = attempt(strips.front(), share);
     for (std::size_t i = 1; i < strips.size() && !m_control.stopped(); ++i) {
-        Attempt other = attempt(strips[i], share);
+        Gathered other = attempt(strips[i], share);
         if (better(other, best)) best = std::move(other);
     }
     return layoutFrom(best);
