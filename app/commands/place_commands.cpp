@@ -25,13 +25,17 @@ void PlaceCommands::toggleLock() {
         m_session.tell(q(says));
 }
 
-void PlaceCommands::move(const edit::Moves& moves, const QString& what, Mending::Saying then) {
+void PlaceCommands::move(const Finding& find, const QString& what, const QString& already,
+                         Mending::Saying then) {
     constexpr std::size_t many = 60; // it takes a while to see what hundreds then lie on
+    const auto moves = find(*m_session.block(), m_session.derived().block());
+    if (moves.empty()) return m_session.tell(already);
     if (moves.size() > many)
         return m_mending.start(
             what,
-            [moves, block = m_session.blockId()](const quilt::Quilt& quilt) {
-                return edit::movePieces(quilt, block, moves);
+            [find, id = m_session.blockId()](const quilt::Quilt& quilt) {
+                const auto& block = quilt::the(quilt.blocks, id);
+                return edit::movePieces(quilt, id, find(block, plan::planBlock(block)));
             },
             std::move(then));
     const auto before = m_session.quilt();
@@ -39,40 +43,47 @@ void PlaceCommands::move(const edit::Moves& moves, const QString& what, Mending:
     m_session.tell(q(then(before, m_session.quilt())));
 }
 
-void PlaceCommands::move(const edit::Moves& moves, const QString& what, const QString& already) {
-    moves.empty() ? m_session.tell(already) : move(moves, what, Mending::Saying());
-}
-
 void PlaceCommands::lineUp(plan::Line line) {
     const auto pieces = several(2);
     if (pieces.empty()) return;
-    move(plan::linedUp(*m_session.block(), m_session.derived().block(), pieces, m_session.piece()->id, line),
-         tr("line up"), tr("They are in line already."));
+    move(
+        [pieces, with = m_session.piece()->id, line](const quilt::Block& block, const plan::BlockPlan& plan) {
+            return plan::linedUp(block, plan, pieces, with, line);
+        },
+        tr("line up"), tr("They are in line already."));
 }
 
 void PlaceCommands::spaceEvenly(bool down) {
     const auto pieces = several(3);
     if (pieces.empty()) return;
-    move(plan::spacedEvenly(*m_session.block(), m_session.derived().block(), pieces, down),
-         tr("space evenly"), tr("They are evenly spaced already."));
+    move(
+        [pieces, down](const quilt::Block& block, const plan::BlockPlan& plan) {
+            return plan::spacedEvenly(block, plan, pieces, down);
+        },
+        tr("space evenly"), tr("They are evenly spaced already."));
 }
 
 void PlaceCommands::centre(plan::Centre how) {
     const auto* block = filled();
     if (!block) return;
-    const auto by = plan::centring(*block, m_session.derived().block(), how);
-    if (!by) return m_session.tell(tr("This design runs off the block: it lies where its edges are."));
-    edit::Moves moves;
-    for (const auto& piece : block->pieces)
-        moves.emplace_back(piece.id, *by);
-    move(moves, tr("centre"), [this, of = block->id](const quilt::Quilt&, const quilt::Quilt& quilt) {
-        if (m_session.blockId() != of) return std::string(); // another one is looked at by now
-        const auto gaps = plan::gapsOf(*m_session.block(), m_session.derived().block());
-        const auto say = [&](double mm) { return q(measure::say(measure::Length::ofMm(mm), quilt.units)); };
-        return tr("Centred. Left %1, right %2, top %3, bottom %4.")
-            .arg(say(gaps->left), say(gaps->right), say(gaps->top), say(gaps->bottom))
-            .toStdString();
-    });
+    const auto find = [how](const quilt::Block& of, const plan::BlockPlan& plan) {
+        edit::Moves moves;
+        if (const auto by = plan::centring(of, plan, how))
+            for (const auto& piece : of.pieces)
+                moves.emplace_back(piece.id, *by);
+        return moves;
+    };
+    move(find, tr("centre"), tr("This design runs off the block: it lies where its edges are."),
+         [this, of = block->id](const quilt::Quilt&, const quilt::Quilt& quilt) {
+             if (m_session.blockId() != of) return std::string(); // another one is looked at by now
+             const auto gaps = plan::gapsOf(*m_session.block(), m_session.derived().block());
+             const auto say = [&](double mm) {
+                 return q(measure::say(measure::Length::ofMm(mm), quilt.units));
+             };
+             return tr("Centred. Left %1, right %2, top %3, bottom %4.")
+                 .arg(say(gaps->left), say(gaps->right), say(gaps->top), say(gaps->bottom))
+                 .toStdString();
+         });
 }
 
 namespace {

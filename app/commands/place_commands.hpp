@@ -29,9 +29,10 @@ public:
     void cutMissingAgain();
 
 private:
-    void move(const edit::Moves& moves, const QString& what, Mending::Saying then);
+    using Finding = std::function<edit::Moves(const quilt::Block&, const plan::BlockPlan&)>;
+    /// `find`: by how much which pieces go; asked again of the block as it is by then when it is done aside.
     /// `already`: what is said when nothing moves.
-    void move(const edit::Moves& moves, const QString& what, const QString& already);
+    void move(const Finding& find, const QString& what, const QString& already, Mending::Saying then = {});
     Mending& m_mending;
 };
 

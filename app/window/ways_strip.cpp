@@ -64,13 +64,13 @@ void WayCard::describe() {
     const auto& quilt = m_session.quilt();
     setAccessibleDescription(
         q(words::costWords(quilt, m_way.cost) + ", " + words::cutsWords(quilt, m_way.cost)));
+    update();
 }
 
 void WayCard::setWay(Way way) {
     m_way = std::move(way);
     m_picture = {};
     describe();
-    update();
 }
 
 void WayCard::setChosen(bool chosen) {
@@ -171,6 +171,7 @@ void WaysStrip::refreshCards() {
         auto way = (*m_ways)[i];
         const bool chosen = block->layout && block->school == way.school;
         m_cards[i]->setChosen(chosen);
+        m_cards[i]->describe();
         if (m_cards[i]->way().layout == (chosen ? *block->layout : way.layout)) continue;
         if (chosen) {
             way.layout = *block->layout;

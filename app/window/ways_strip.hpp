@@ -23,6 +23,8 @@ public:
     /// The same way as it now lies, perhaps moved by hand since.
     void setWay(Way way);
     void setChosen(bool chosen);
+    /// What it says, in the units of the quilt as it is.
+    void describe();
     [[nodiscard]] QSize sizeHint() const override { return {190, 104}; }
 
 protected:
@@ -30,7 +32,6 @@ protected:
 
 private:
     [[nodiscard]] QPixmap pictureOf(QSize size) const;
-    void describe();
 
     const Session& m_session;
     Way m_way;

@@ -44,7 +44,8 @@ Iron ironOf(Soleplate kind) {
 }
 
 Result<Ring> coverOf(const Iron& iron, measure::Length overlap) {
-    if (iron.outline.size() < 3 || shape::firstCrossing({iron.outline})) return failure(Code::badSoleplate);
+    if (iron.turns.empty() || iron.outline.size() < 3 || shape::firstCrossing({iron.outline}))
+        return failure(Code::badSoleplate);
     const auto whole = shape::regionOf(shape::Rings{iron.outline});
     const auto left = shape::offset(whole, -overlap.mm() / 2);
     if (whole.rings.size() != 1 || left.rings.size() != 1) return failure(Code::badSoleplate);

@@ -31,7 +31,7 @@ struct Iron {
 [[nodiscard]] Iron ironOf(Soleplate soleplate);
 
 /// What it covers for certain: half of `overlap` within its border. Errors: Code::badSoleplate {} when it crosses
-/// itself, or when nothing or several parts are left of it.
+/// itself, when nothing or several parts are left of it, or when it is held in no way.
 [[nodiscard]] Result<shape::Ring> coverOf(const Iron& iron, measure::Length overlap);
 
 /// Where an iron is set down: its outline's origin lies at `at`, turned by `turn` about it.

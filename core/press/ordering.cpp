@@ -1,13 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/press/ordering.hpp"
 
+#include "core/shape/centroid.hpp"
+
 #include <algorithm>
 
 namespace up::press {
 
 std::vector<Press> ordered(std::vector<Press> presses, const shape::Ring& outline) {
     constexpr double lowFirst = 2; // what lies so many mm lower may be this many times farther away
-    const auto middle = [&](const Press& press) { return boundsOf(setDown(outline, press)).centre(); };
+    const auto own = shape::centroid({shape::regionOf(shape::Rings{outline})});
+    const auto middle = [&](const Press& press) { return setDown({own}, press).front(); };
     std::vector<Press> out;
     while (!presses.empty()) {
         double lowest = -std::numeric_limits<double>::infinity();

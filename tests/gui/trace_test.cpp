@@ -96,6 +96,12 @@ TEST_F(Trace, TheCardsStayAndTheChosenOneShowsWhatWasMovedByHand) {
     EXPECT_EQ(other->way().layout, others);
     key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(chosen->way().layout, laid);
+    EXPECT_TRUE(other->accessibleDescription().contains(" in"))
+        << other->accessibleDescription().toStdString();
+    session().apply(edit::setUnits(session().quilt(), measure::System::metric), "units");
+    EXPECT_EQ(cards(), before);
+    EXPECT_TRUE(other->accessibleDescription().contains("cm"))
+        << other->accessibleDescription().toStdString();
 }
 
 TEST_F(Trace, ComparesTheWaysAndOneClickTakesOne) {

@@ -109,7 +109,8 @@ TEST(CoverOf, ASoleplateThatIsNoneIsRefused) {
                   {40, 40},
                   {0, 40}},
                  asItStands};
-    for (const auto& iron : {crossed, flat, thin, dumbbell}) {
+    const Iron unheld{rectangularIron(100, 60).outline, {}};
+    for (const auto& iron : {crossed, flat, thin, dumbbell, unheld}) {
         const auto cover = coverOf(iron, usualOverlap);
         ASSERT_FALSE(cover);
         EXPECT_EQ(cover.error().code, Code::badSoleplate);

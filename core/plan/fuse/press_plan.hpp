@@ -30,9 +30,9 @@ struct PieceHeat {
 };
 
 /// A place where an edge is likely to lift.
-enum class WhyTest : std::uint8_t { tip, leastHeat, thick };
+enum class WhyTest : std::uint8_t { tip, thick };
 constexpr auto keysOf(WhyTest) {
-    return std::to_array<std::string_view>({"tip", "leastHeat", "thick"});
+    return std::to_array<std::string_view>({"tip", "thick"});
 }
 struct EdgeTest {
     PieceId piece;
