@@ -88,7 +88,7 @@ Bytes nest(const Words& words) {
     const auto job = store::readNestJob(*text, words.file);
     if (!job) return tl::unexpected(job.error());
     Job control;
-    const layout::NestOptions options{words.seconds, words.rounds, words.seed};
+    const layout::NestOptions options{words.seconds.value_or(2), words.rounds, words.seed};
     return store::writeNestLayout(*job, job->groupSpacing > 0 ? layout::nestInGroups(*job, options, control)
                                                               : layout::nest(*job, options, control));
 }

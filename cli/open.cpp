@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/open.hpp"
 
+#include "core/base/text.hpp"
 #include "core/store/exchange.hpp"
 #include "core/store/quilt_file.hpp"
 #include "intake/any/any.hpp"
@@ -8,18 +9,7 @@
 #include "words/sentences.hpp"
 #include "words/translated.hpp"
 
-#include <algorithm>
-#include <cctype>
-
 namespace up::cli {
-namespace {
-
-bool sameName(const std::string& a, const std::string& b) {
-    return std::equal(a.begin(), a.end(), b.begin(), b.end(),
-                      [](unsigned char x, unsigned char y) { return std::tolower(x) == std::tolower(y); });
-}
-
-} // namespace
 
 Result<Opened> openBlock(const Words& words) {
     auto quilt = store::loadQuilt(words.file);

@@ -1,10 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Verbs that say what the window would show: layout, stitch, check, which.
-#include "cli/open.hpp"
+#include "cli/laid_out.hpp"
 #include "cli/parts.hpp"
 #include "core/check/rows.hpp"
 #include "core/plan/check/check_plan.hpp"
-#include "core/plan/trace/lay_out.hpp"
 #include "core/plan/trace/trace_plan.hpp"
 #include "core/plan/work/stitch_plan.hpp"
 #include "core/plan/work/which_plan.hpp"
@@ -57,19 +56,9 @@ Bytes which(const Words& words) {
 Bytes layout(const Words& words) {
     const auto opened = openBlock(words);
     if (!opened) return tl::unexpected(opened.error());
-    auto block = opened->chosen();
-    std::optional<quilt::School> school;
-    if (!words.school.empty()) {
-        school = fromKey<quilt::School>(words.school);
-        if (!school)
-            return failure(Code::badUse,
-                           {"--school is " + keysInWords<quilt::School>() + ", not “" + words.school + "”"});
-    }
-    Job control;
-    auto found = plan::layOut(opened->quilt, block,
-                              {words.seconds, words.rounds, words.seed, school, !words.noOffCuts}, control);
-    if (!found) return tl::unexpected(found.error());
-    block.layout = std::move(*found);
+    const auto laid = laidOut(*opened, words);
+    if (!laid) return tl::unexpected(laid.error());
+    const auto& block = *laid;
     const auto trace = plan::planTrace(opened->quilt, block);
     const auto cost = plan::costOf(trace, *block.layout);
     const auto* web = find(opened->quilt.webs, block.web);
@@ -78,7 +67,7 @@ Bytes layout(const Words& words) {
              {"version", 1},
              {"block", block.name},
              {"web", web->name},
-             {"school", keyOf(school.value_or(block.school))},
+             {"school", keyOf(block.school)},
              {"sheets", trace.sheets.size()},
              {"used", usedOfLast},
              {"cost",

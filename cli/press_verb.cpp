@@ -7,9 +7,9 @@
 namespace up::cli {
 namespace {
 
-class Writer {
+class PressWriter {
 public:
-    Writer(const quilt::Block& block, const plan::PressPlan& plan) : m_block(block), m_plan(plan) {}
+    PressWriter(const quilt::Block& block, const plan::PressPlan& plan) : m_block(block), m_plan(plan) {}
 
     Json ironJson(const std::string& name) const {
         Json turns = Json::array();
@@ -70,7 +70,7 @@ Bytes press(const Words& words) {
     const auto& block = opened->chosen();
     const auto plan = plan::planPressing(opened->quilt, block, plan::planBlock(block), press::ironOf(*kind));
     if (!plan) return tl::unexpected(plan.error());
-    const Writer writer(block, *plan);
+    const PressWriter writer(block, *plan);
     Json out{{"format", "upstairs-pressing"}, {"version", 1},
              {"block", block.name},           {"iron", writer.ironJson(words.iron)},
              {"overlap", plan->overlap.mm()}, {"noIron", Json::array()},

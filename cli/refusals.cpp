@@ -12,6 +12,7 @@ namespace up::cli {
 Result<void> refuseOverInput(const Words& words) {
     auto inputs = words.files;
     inputs.push_back(words.file);
+    inputs.push_back(words.stash);
     for (const auto& input : inputs)
         if (store::isSameFile(input, words.out))
             return failure(Code::badUse, {"the result would be written over " + input +

@@ -57,6 +57,9 @@ public:
         laying->add_option("--school", m_words.school,
                            "oneByOne, byFabric, windowed or strip; the block's own if not given");
         laying->add_flag("--new-web", m_words.noOffCuts, "leave the off-cuts in the stash alone");
+        auto* bonding =
+            onBlock(verb("bond", "Which chunk of web goes onto which cloth, and what is left", cli::bond));
+        bonding->add_option("--stash", m_words.stash, "cloth to take instead of what the quilt has");
         auto* pressing =
             onBlock(verb("press", "Where the iron goes on a block, and the heat of each piece", cli::press));
         pressing->add_option("--iron", m_words.iron, "household, small or wand; household if not given");

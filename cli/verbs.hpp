@@ -5,6 +5,7 @@
 #include "core/base/error.hpp"
 
 #include <cstdint>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -12,9 +13,11 @@ namespace up::cli {
 
 struct Words {
     std::string file, block, name, finished, what, as, out = "-", paper = "letter", square, overlap = "0",
-                                                       size, school, margin = "1/2", iron = "household";
+                                                       size, school, margin = "1/2", iron = "household",
+                                                       stash;
     std::vector<std::string> files;
-    double seconds = 2, dpi = 0;
+    std::optional<double> seconds;
+    double dpi = 0;
     int rounds = 0, page = 1, columns = 0;
     std::uint64_t seed = 1;
     bool reversed = false, ownSize = false, noOffCuts = false, mirrored = false;
@@ -27,6 +30,7 @@ using Bytes = Result<std::string>;
 [[nodiscard]] Bytes nest(const Words& words);
 [[nodiscard]] Bytes order(const Words& words);
 [[nodiscard]] Bytes layout(const Words& words);
+[[nodiscard]] Bytes bond(const Words& words);
 [[nodiscard]] Bytes press(const Words& words);
 [[nodiscard]] Bytes stitch(const Words& words);
 [[nodiscard]] Bytes which(const Words& words);

@@ -36,4 +36,30 @@ const std::vector<Cloth>& cloths() {
     return all;
 }
 
+const std::vector<AtHand>& atHand() {
+    const auto rectangle = [](double width, double height) {
+        return std::vector<shape::Point>{{0, 0}, {width, 0}, {width, height}, {0, height}};
+    };
+    static const std::vector<AtHand> all{
+        {"brick red, cut into",
+         "brick red",
+         {{0, 0}, {18, 0}, {18, 9.5}, {9.25, 9.5}, {9.25, 22}, {0, 22}},
+         {},
+         false},
+        {"cream square", "cream plain", rectangle(7.75, 7.75), {}, true},
+        {"brass strip", "brass yellow", rectangle(40, 2.5), {}, false},
+        {"slate scrap", "slate grey", {{0, 0.25}, {3.25, 0}, {4, 1.5}, {3.5, 3.5}, {0.25, 3.75}}, {}, true},
+        {"heron scrap", "heron grey", {{0, 0}, {5, 0.25}, {4.5, 2}, {0, 1.75}}, {}, true},
+        {"oak plank", "oak", rectangle(9, 2.5), 0, true},
+        {"oak, fat eighth", "oak", rectangle(11, 9), 90, false},
+        {"iron scrap", "iron", {{0, 0}, {5, 0}, {5, 2}, {1, 2.25}}, {}, true},
+        {"water quarter", "water blue", rectangle(22, 18), {}, false},
+        {"teal corner", "deep teal", {{0, 0}, {6, 0}, {0, 5}}, {}, true},
+        {"light oak scrap", "light oak", {{0, 0}, {4, 0.5}, {3.75, 3.25}, {0.25, 3}}, 15, true},
+        {"reed, fat eighth", "reed green", rectangle(11, 9), {}, false},
+        {"moss scrap", "moss", {{0, 0}, {6.5, 0.25}, {6.25, 2.5}, {3, 4}, {0, 3.5}}, {}, true},
+        {"lamp glass scrap", "lamp glass", {{0, 0}, {11, 0}, {11, 3.5}, {8, 4.5}, {0, 4.5}}, {}, true}};
+    return all;
+}
+
 } // namespace up::demo

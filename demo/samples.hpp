@@ -5,6 +5,7 @@
 
 #include "core/base/colour.hpp"
 #include "core/quilt/step.hpp"
+#include "core/shape/point.hpp"
 
 #include <vector>
 
@@ -27,5 +28,16 @@ struct Cloth {
 
 /// Fabrics by the names a quilter would write on a bag; the drawings use their colours.
 [[nodiscard]] const std::vector<Cloth>& cloths();
+
+/// What lies in the sample's stash.
+struct AtHand {
+    const char* name;
+    const char* fabric;
+    std::vector<shape::Point> outline; ///< inches, wrong side up
+    std::optional<double> stripes;     ///< degrees
+    bool scrap;
+};
+/// Enough for the Windlass, to the last scrap; not for the Bulrushes, whose moss is too small.
+[[nodiscard]] const std::vector<AtHand>& atHand();
 
 } // namespace up::demo

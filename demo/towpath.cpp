@@ -239,6 +239,24 @@ void addOffCuts(Quilt& quilt) {
     for (const auto& ring : left)
         quilt.offCuts.push_back({OffCutId{quilt.nextId++}, light, {ring}, "the sampler before", ""});
 }
+
+void addCloth(Quilt& quilt) {
+    int number = 0;
+    for (const auto& there : atHand()) {
+        quilt::Cloth cloth{};
+        cloth.id = ClothId{quilt.nextId++};
+        cloth.key = "towpath-" + std::to_string(++number);
+        cloth.name = there.name;
+        cloth.fabric = fabricNamed(quilt, there.fabric);
+        shape::Ring ring;
+        for (const auto p : there.outline)
+            ring.push_back({p.x * Length::ofInches(1, 1).mm(), p.y * Length::ofInches(1, 1).mm()});
+        cloth.outline = {std::move(ring)};
+        if (there.stripes) cloth.stripes = measure::Angle::ofDegrees(*there.stripes);
+        cloth.scrap = there.scrap, cloth.washed = true;
+        quilt.cloths.push_back(std::move(cloth));
+    }
+}
 } // namespace
 
 Result<Quilt> towpath(const std::string& folder) {
@@ -249,6 +267,7 @@ Result<Quilt> towpath(const std::string& folder) {
         quilt = std::move(*next);
     }
     addOffCuts(quilt);
+    addCloth(quilt);
     auto log = *quilt.log;
     std::stable_sort(log.begin(), log.end(), [](const auto& a, const auto& b) { return a.time < b.time; });
     quilt.log = std::move(log);

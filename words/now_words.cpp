@@ -44,6 +44,12 @@ public:
             return {tr("Put what is left of the web into the stash."),
                     tr("What is worth keeping is laid out on first next time; the rest is waste."),
                     tr("Put away"), ""};
+        case What::layOnCloth:
+            return {
+                tr("Find cloth for the chunks."),
+                tr("Scraps first, as few cut into as will do, and the largest piece left; the print as it "
+                   "is to run."),
+                tr("Find cloth"), ""};
         case What::step: return step();
         case What::trim:
             return {said(N_("Trim the block to {0}."), {cutSize()}),
@@ -111,9 +117,7 @@ private:
             return {said(N_("Rough cut the web round {0} in one chunk."), {pieces}),
                     said(N_("About ¼ in outside the line; it goes on {0}."), {fabric()}),
                     tr("Rough cut done"), caution};
-        case Step::bonded:
-            return {said(N_("Bond {0} to the wrong side of {1}."), {pieces, fabric()}),
-                    patch() + leaflet(false), tr("Bonded"), caution};
+        case Step::bonded: return bonding(pieces, caution);
         case Step::marked:
             return {said(N_("Draw the marks on {0}."), {pieces}),
                     tr("The paper is still on: hold it to a window and draw on the right side."),
@@ -139,9 +143,33 @@ private:
         return {};
     }
 
+    /// The first chunk on a fabric is asked for once: its button says which side is up.
+    [[nodiscard]] NowWords bonding(const std::string& pieces, const std::string& caution) const {
+        const auto* cloth = find(m_quilt.fabrics, m_now.fabric);
+        if (cloth && cloth->alike)
+            return {said(N_("Bond {0} to {1}, either side up."), {pieces, fabric()}),
+                    patch() + leaflet(false), tr("Bonded"), caution};
+        const NowWords out{said(N_("Bond {0} to the wrong side of {1}."), {pieces, fabric()}),
+                           patch() + leaflet(false), tr("Bonded"), caution};
+        if (!cloth || hasBeenBonded()) return out;
+        return {out.doThis,
+                std::string(tr("Look: the pale side of the cloth faces you, and so does the paper.")) + " " +
+                    out.because,
+                tr("Wrong side is up: bonded"), caution};
+    }
+    [[nodiscard]] bool hasBeenBonded() const {
+        for (const auto& block : m_quilt.blocks)
+            for (const auto& piece : block.pieces)
+                if (piece.fabric == m_now.fabric && piece.work.step >= Step::bonded) return true;
+        return false;
+    }
+
     /// "Patch at least 9 × 2 in. ", or nothing when the pieces are in no chunk.
     [[nodiscard]] std::string patch() const {
         const auto* c = chunk();
+        for (const auto& on : m_block.onCloth)
+            if (const auto* cloth = c && on.chunk == c->number ? find(m_quilt.cloths, on.cloth) : nullptr)
+                return said(N_("On {0}, where the picture shows it."), {cloth->name}) + " ";
         return !c ? ""
                   : said(N_("Patch at least {0}."),
                          {measure::saySize(c->patch.width, c->patch.height, m_quilt.units)}) +

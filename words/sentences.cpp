@@ -40,6 +40,16 @@ const char* pattern(Code code) {
     case Code::webIsARoll:
         return N_(
             "{0} is a roll, which no printer takes. Print on paper, or choose web that comes in sheets.");
+    case Code::clothCrosses:
+        return N_("The outline of the cloth {0} crosses itself. Draw it round once, without crossing.");
+    case Code::clothNoArea:
+        return N_("The outline of the cloth {0} is no one piece with something in it. Draw it anew, or give "
+                  "its two sides.");
+    case Code::noOtherCloth:
+        return N_(
+            "No other cloth of this fabric has room for the chunk. Cut a patch of the size shown, or put "
+            "cloth into the stash (Ctrl+Shift+K).");
+    case Code::noSuchCloth: return N_("The cloth {0} is not in the stash any more. Choose another.");
     case Code::noSuchOffCut: return N_("Off-cut {0} is not in the stash any more. Choose another.");
     case Code::noSuchFabric: return N_("Fabric {0} is not in this quilt any more. Choose another.");
     case Code::nothingToDo:

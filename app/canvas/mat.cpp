@@ -92,7 +92,9 @@ void Mat::arrange() {
     zoom.scale(m_zoom, m_zoom);
     zoom.translate(-middle.x(), -middle.y());
     const auto shelves = shelvesFor(m_scene, room);
-    m_beyond = std::max(0.0, shelves.back().whole.bottom() - room.bottom());
+    m_beyond = 0;
+    for (const auto& shelf : shelves)
+        m_beyond = std::max(m_beyond, shelf.whole.bottom() - room.bottom());
     m_scroll = std::clamp(m_scroll, 0.0, m_beyond);
     zoom.translate(0, -m_scroll);
     for (std::size_t i = 0; i < shelves.size(); ++i) {

@@ -42,6 +42,18 @@ Columns bestColumns(const Scene& scene, const QRectF& room) {
     return best;
 }
 
+/// Pixels that its longest line of words takes, about.
+double wordsWidth(const Panel& panel) {
+    constexpr double letter = 7.6;
+    std::size_t longest = 0, now = 0;
+    for (const auto* words : {&panel.caption, &panel.below}) {
+        for (const char c : *words)
+            now = c == '\n' ? 0 : now + ((c & 0xC0) != 0x80), longest = std::max(longest, now);
+        now = 0;
+    }
+    return letter * static_cast<double>(longest);
+}
+
 /// Rows of panels at that scale, as many in each as go into the width; nothing when they are too high.
 std::vector<Shelf> flowed(const Scene& scene, const QRectF& room, double scale) {
     std::vector<Shelf> out;
@@ -56,7 +68,7 @@ std::vector<Shelf> flowed(const Scene& scene, const QRectF& room, double scale) 
     };
     for (const auto& panel : scene.panels) {
         const double w = panel.box.width() * scale, h = panel.box.height() * scale;
-        const double width = std::max(w, panel.caption.empty() ? 0 : narrowest),
+        const double width = std::max(w, panel.caption.empty() ? 0 : std::max(narrowest, wordsWidth(panel))),
                      height = h + wordsHeight(panel);
         if (left > room.left() && left + width > room.right() + 1e-6) endRow();
         const QRectF whole(left, top, width, height);
@@ -66,7 +78,7 @@ std::vector<Shelf> flowed(const Scene& scene, const QRectF& room, double scale) 
     }
     endRow();
     const double free = room.bottom() - (top - gap);
-    if (free < -1e-6) return {};
+    if (free < -1e-6) return scale <= scene.leastScale ? out : std::vector<Shelf>{};
     for (auto& shelf : out)
         shelf.whole.translate(0, free / 2), shelf.drawing.translate(0, free / 2);
     return out;
@@ -78,9 +90,9 @@ std::vector<Shelf> largestFlow(const Scene& scene, const QRectF& room) {
     for (const auto& panel : scene.panels)
         most = std::min(most, scaleIn(panel, room.width(), room.height()));
     constexpr double less = 0.97;
-    for (int i = 0; i < 150; ++i, most *= less)
+    for (int i = 0; i < 150 && most > scene.leastScale; ++i, most *= less)
         if (auto shelves = flowed(scene, room, most); !shelves.empty()) return shelves;
-    return {};
+    return flowed(scene, room, std::min(most, scene.leastScale));
 }
 
 } // namespace

@@ -40,6 +40,7 @@ struct Scene {
     int columns = 0;        ///< 0: as many as make the drawings largest
     bool flowing = false;   ///< panels true to each other stand in rows as wide as they are
     double leastHeight = 0; ///< of a row, pixels; the mat scrolls when rows need more than it has
+    double leastScale = 0;  ///< of flowing panels, pixels to the mm; the mat scrolls then too
     bool draggable = false; ///< pieces may be moved
     bool framing = false;   ///< a frame may be drawn round several of them
     std::string empty{};    ///< what to do first, when there is no panel

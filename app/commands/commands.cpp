@@ -19,9 +19,9 @@ using quilt::Quilt;
 using quilt::Step;
 
 Commands::Commands(Session& session, LayoutJob& layout, Asker& asker, ImportCommands& imports,
-                   TraceCommands& tracing, QObject* parent)
+                   TraceCommands& tracing, ClothCommands& cloths, QObject* parent)
     : QObject(parent), m_session(session), m_layout(layout), m_asker(asker), m_imports(imports),
-      m_tracing(tracing) {}
+      m_tracing(tracing), m_cloths(cloths) {}
 
 namespace {
 
@@ -51,6 +51,7 @@ void Commands::doNow() {
     case plan::What::importDrawing: return m_imports.importDrawing();
     case plan::What::layOut: return m_tracing.startOrStop();
     case plan::What::step: return doStep(now.pieces, now.step);
+    case plan::What::layOnCloth: return m_cloths.layOnCloth();
     case plan::What::putAway: return m_tracing.putAway();
     case plan::What::trim:
         m_session.apply(edit::setTrimmed(m_session.quilt(), block->id, m_session.now()), tr("trim"));
@@ -90,6 +91,7 @@ void Commands::doStep(const std::vector<PieceId>& pieces, Step step) {
                                   .arg(q(name));
         if (!m_asker.yes(tr("Marks would be lost"), question, tr("Lay it without marks"))) return;
     }
+    if (step == Step::bonded) return m_cloths.bond(pieces, what);
     m_session.apply(edit::record(m_session.quilt(), owner, pieces, step, m_session.now()), what);
 }
 

@@ -2,6 +2,7 @@
 // What the buttons, keys and menus do to the quilt; asks what must be asked, once.
 #pragma once
 
+#include "app/commands/cloth_commands.hpp"
 #include "app/commands/import_commands.hpp"
 #include "app/commands/trace_commands.hpp"
 #include "app/dialogs/asker.hpp"
@@ -14,7 +15,7 @@ class Commands : public QObject {
     Q_OBJECT
 public:
     Commands(Session& session, LayoutJob& layout, Asker& asker, ImportCommands& imports,
-             TraceCommands& tracing, QObject* parent = nullptr);
+             TraceCommands& tracing, ClothCommands& cloths, QObject* parent = nullptr);
 
     /// Now's big button.
     void doNow();
@@ -56,6 +57,7 @@ private:
     Asker& m_asker;
     ImportCommands& m_imports;
     TraceCommands& m_tracing;
+    ClothCommands& m_cloths;
 };
 
 } // namespace up::app

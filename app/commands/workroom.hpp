@@ -2,6 +2,7 @@
 // The program without its window: the open quilt, what computes for it, and all that can be done to it.
 #pragma once
 
+#include "app/commands/cloth_commands.hpp"
 #include "app/commands/commands.hpp"
 #include "app/commands/files.hpp"
 #include "app/commands/place_commands.hpp"
@@ -44,10 +45,11 @@ public:
     SampleScanner scanner;
     ImportCommands imports;
     TraceCommands tracing;
+    Mending mending;
+    ClothCommands cloths;
     Commands commands;
     SheetCommands sheets;
     ShapeCommands shapes;
-    Mending mending;
     StackCommands stack;
     PlaceCommands places;
     Autosave autosave;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/asker.hpp"
 #include "app/dialogs/block_dialog.hpp"
+#include "app/dialogs/cloth_dialog.hpp"
 #include "app/look/text.hpp"
 
 #include "app/dialogs/arrange_dialog.hpp"
@@ -130,6 +131,11 @@ std::optional<edit::Arrangement> DialogAsker::arrange(const ArrangeQuestion& que
 
 std::optional<std::vector<shape::Contour>> DialogAsker::edges(const EdgeQuestion& question) {
     EdgeDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<ClothAnswer> DialogAsker::cloth(const ClothQuestion& question) {
+    ClothDialog dialog(question, m_parent);
     return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
 }
 

@@ -12,6 +12,7 @@
 #include "app/questions/printing.hpp"
 #include "app/questions/shaping.hpp"
 #include "app/questions/sizing.hpp"
+#include "app/questions/stashing.hpp"
 #include "app/questions/striping.hpp"
 
 #include "core/plan/work/which_plan.hpp"
@@ -71,6 +72,7 @@ public:
     virtual std::optional<GroundAnswer> ground(const GroundQuestion& question) = 0;
     virtual std::optional<UnderlapAnswer> underlap(const UnderlapQuestion& question) = 0;
     virtual std::optional<FabricAnswer> fabrics(const FabricQuestion& question) = 0;
+    virtual std::optional<ClothAnswer> cloth(const ClothQuestion& question) = 0;
     virtual bool yes(const QString& title, const QString& question, const QString& yesWords) = 0;
     /// Which of the answers; nothing when it is put off (Escape). The first is the safe one.
     virtual std::optional<std::size_t> decide(const QString& title, const QString& question,
@@ -116,6 +118,7 @@ public:
     std::optional<GroundAnswer> ground(const GroundQuestion& question) override;
     std::optional<UnderlapAnswer> underlap(const UnderlapQuestion& question) override;
     std::optional<FabricAnswer> fabrics(const FabricQuestion& question) override;
+    std::optional<ClothAnswer> cloth(const ClothQuestion& question) override;
     bool yes(const QString& title, const QString& question, const QString& yesWords) override;
     std::optional<std::size_t> decide(const QString& title, const QString& question,
                                       const QStringList& answers) override;

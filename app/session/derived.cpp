@@ -107,6 +107,12 @@ const std::vector<plan::TooClose>& Derived::tooClose() {
     return *m_tooClose;
 }
 
+const plan::BondPlan& Derived::bonding() {
+    if (!m_bonding)
+        m_bonding = m_block ? plan::planBonding(*m_quilt, *m_block, trace()) : plan::BondPlan{};
+    return *m_bonding;
+}
+
 const plan::StitchPlan& Derived::stitch() {
     if (!m_stitch) m_stitch = m_block ? plan::planStitching(*m_block, block()) : plan::StitchPlan{};
     return *m_stitch;

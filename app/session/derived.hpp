@@ -5,6 +5,7 @@
 
 #include "core/plan/block/doubts.hpp"
 #include "core/plan/block/judge_plan.hpp"
+#include "core/plan/bond/bond_plan.hpp"
 #include "core/plan/lay/dry_lay.hpp"
 #include "core/plan/trace/by_hand.hpp"
 #include "core/plan/work/now_plan.hpp"
@@ -55,6 +56,8 @@ public:
     void foresee(plan::TracePlan plan);
     /// Of the layout that is chosen.
     [[nodiscard]] const std::vector<plan::TooClose>& tooClose();
+    /// What lies on which cloth.
+    [[nodiscard]] const plan::BondPlan& bonding();
     [[nodiscard]] const plan::StitchPlan& stitch();
     /// Where each piece's number stands best: deep inside what shows of it (or of all of it, when nothing
     /// shows).
@@ -76,6 +79,7 @@ private:
     std::optional<plan::GroundPlan> m_ground;
     std::optional<plan::TracePlan> m_trace, m_traceBefore;
     std::optional<std::vector<plan::TooClose>> m_tooClose;
+    std::optional<plan::BondPlan> m_bonding;
     std::optional<plan::StitchPlan> m_stitch;
     std::optional<std::vector<shape::Deepest>> m_spots;
     /// Found before, with what they were found in: most pieces look the same after a change.

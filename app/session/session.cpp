@@ -131,9 +131,10 @@ plan::Now Session::next() {
     const auto tread = treadOf(m_view);
     if (!owner) return {};
     if (!m_next)
-        m_next = plan::nowOn(tread.value_or(plan::currentTread(*owner)), *owner, m_derived.block(),
-                             m_derived.trace(),
-                             [this]() -> const plan::StitchPlan& { return m_derived.stitch(); });
+        m_next = plan::nowOn(tread.value_or(plan::currentTread(*owner)), *owner,
+                             {m_derived.block(), m_derived.trace(),
+                              [this]() -> const plan::BondPlan& { return m_derived.bonding(); },
+                              [this]() -> const plan::StitchPlan& { return m_derived.stitch(); }});
     return *m_next;
 }
 

@@ -2,11 +2,14 @@
 #include "app/window/gestures.hpp"
 
 #include "app/look/text.hpp"
+#include "core/edit/cloths.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/edit/tracing.hpp"
+#include "core/plan/bond/by_hand.hpp"
 #include "core/plan/lay/snap.hpp"
 #include "core/plan/trace/by_hand.hpp"
 #include "core/quilt/labels.hpp"
+#include "words/bond_words.hpp"
 
 #include <algorithm>
 
@@ -122,6 +125,51 @@ void MoveOnWeb::done() {
                                        .arg(label(pair.piece));
         apply(edit::changeLayout(m_session.quilt(), m_block, *m_free));
         m_session.tell(said);
+    }
+    EditGesture::done();
+}
+
+MoveOnCloth::MoveOnCloth(Session& session, PieceId piece) : EditGesture(session, tr("move on the cloth")) {
+    const auto* owner = block();
+    const auto chunk = owner ? plan::chunkNumberOf(*owner, piece) : std::nullopt;
+    if (!chunk) return;
+    const bool lies = std::any_of(owner->onCloth.begin(), owner->onCloth.end(),
+                                  [&](const auto& on) { return on.chunk == *chunk; });
+    if (!lies) return;
+    m_chunk = chunk;
+    if (this->lies() == plan::Lies::well) m_good = owner->onCloth;
+}
+
+plan::Lies MoveOnCloth::lies() const {
+    const auto& derived = m_session.derived().bonding();
+    for (const auto& use : derived.cloths)
+        for (const auto& laid : use.chunks)
+            if (laid.where.chunk == m_chunk) return laid.lies;
+    return plan::Lies::well;
+}
+
+void MoveOnCloth::move(double right, double down, double degrees) {
+    const auto* owner = block();
+    if (!owner || !m_chunk) return;
+    apply(edit::layOnCloth(m_session.quilt(), m_block,
+                           plan::movedOnCloth(*owner, m_session.derived().trace(), *m_chunk, across(right),
+                                              down, measure::Angle::ofDegrees(degrees))));
+    if (const auto* now = block(); now && lies() == plan::Lies::well) m_good = now->onCloth;
+}
+
+void MoveOnCloth::moved(double right, double down) {
+    move(right, down, 0);
+}
+
+void MoveOnCloth::turned(double degrees) {
+    move(0, 0, m_session.turnedOver() ? -degrees : degrees);
+}
+
+void MoveOnCloth::done() {
+    if (const auto how = block() && m_chunk ? lies() : plan::Lies::well; how != plan::Lies::well && m_good) {
+        apply(edit::layOnCloth(m_session.quilt(), m_block, *m_good));
+        m_session.tell(
+            tr("It is back where it last lay well: there it was %1.").arg(q(words::liesWords(how))));
     }
     EditGesture::done();
 }

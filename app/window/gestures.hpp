@@ -66,6 +66,23 @@ private:
     std::optional<quilt::Layout> m_free; ///< the last one in which nothing lay too close
 };
 
+/// A chunk on its cloth; pinned there from then on. Let go where it may not lie, it goes back to where it last
+/// lay well.
+class MoveOnCloth final : public EditGesture {
+public:
+    MoveOnCloth(Session& session, PieceId piece);
+    void turned(double degrees);
+    void moved(double right, double down) override;
+    void done() override;
+    [[nodiscard]] bool isEmpty() const { return !m_chunk; }
+
+private:
+    void move(double right, double down, double degrees);
+    [[nodiscard]] plan::Lies lies() const;
+    std::optional<int> m_chunk;
+    std::optional<std::vector<quilt::OnCloth>> m_good; ///< the last ones where it lay well
+};
+
 /// One end of the section's line; it stays within what is cut, so that it can be taken hold of again.
 class MoveSection final : public Gesture {
 public:

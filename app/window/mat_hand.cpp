@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/mat_hand.hpp"
 
+#include "app/commands/cloth_commands.hpp"
 #include "app/commands/trace_commands.hpp"
 #include "app/look/text.hpp"
 #include "core/edit/saying.hpp"
@@ -11,12 +12,13 @@
 
 namespace up::app {
 
-MatHand::MatHand(Session& session, Mat& mat, TraceCommands& tracing)
-    : QObject(&mat), m_session(session), m_mat(mat), m_tracing(tracing), m_view(session.view()),
-      m_block(session.blockId()) {
+MatHand::MatHand(Session& session, Mat& mat, TraceCommands& tracing, ClothCommands& cloths)
+    : QObject(&mat), m_session(session), m_mat(mat), m_tracing(tracing), m_cloths(cloths),
+      m_view(session.view()), m_block(session.blockId()) {
     connect(&mat, &Mat::clicked, this, &MatHand::press);
     connect(&mat, &Mat::panelClicked, this, [this](const sheet::Tag& tag) {
         if (const auto* offCut = std::get_if<OffCutId>(&tag)) m_tracing.throwAway(*offCut);
+        if (const auto* cloth = std::get_if<ClothId>(&tag)) m_cloths.change(*cloth);
         if (const auto* block = std::get_if<BlockId>(&tag)) m_session.chooseBlock(*block);
     });
     connect(&mat, &Mat::framed, this,
@@ -39,6 +41,12 @@ std::unique_ptr<Gesture> MatHand::gestureFor(const Grip& grip) {
         const auto piece =
             grip.byKeys ? m_session.piece() ? m_session.piece()->id : PieceId{} : sheet::pieceOf(grip.tag);
         auto gesture = onWeb(piece, grip.alone);
+        return gesture->isEmpty() ? nullptr : std::move(gesture);
+    }
+    if (m_session.view() == View::bond) {
+        const auto piece =
+            grip.byKeys ? m_session.piece() ? m_session.piece()->id : PieceId{} : sheet::pieceOf(grip.tag);
+        auto gesture = std::make_unique<MoveOnCloth>(m_session, piece);
         return gesture->isEmpty() ? nullptr : std::move(gesture);
     }
     if (m_session.view() != View::lay || m_session.chosen().empty()) return nullptr;
@@ -96,6 +104,13 @@ void MatHand::turn(double degrees) {
         const auto gesture = onWeb(piece->id, false);
         gesture->turned(degrees);
         return gesture->EditGesture::done(); // where it lies now is looked at by the eye
+    }
+    if (m_session.view() == View::bond) {
+        const auto* piece = m_session.piece();
+        if (!piece) return m_session.complain(tr("Choose a piece first: it is turned with its chunk."));
+        MoveOnCloth gesture(m_session, piece->id);
+        gesture.turned(degrees);
+        return gesture.EditGesture::done();
     }
     if (const auto pieces = m_session.chosen(); !pieces.empty())
         m_session.apply(edit::turnPieces(m_session.quilt(), m_session.blockId(), pieces,

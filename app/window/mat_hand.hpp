@@ -7,12 +7,13 @@
 
 namespace up::app {
 
+class ClothCommands;
 class TraceCommands;
 
 class MatHand : public QObject {
     Q_OBJECT
 public:
-    MatHand(Session& session, Mat& mat, TraceCommands& tracing);
+    MatHand(Session& session, Mat& mat, TraceCommands& tracing, ClothCommands& cloths);
     /// The chosen pieces on the block, or the chosen one's chunk on the web; clockwise.
     void turn(double degrees);
 
@@ -27,6 +28,7 @@ private:
     Session& m_session;
     Mat& m_mat;
     TraceCommands& m_tracing;
+    ClothCommands& m_cloths;
     View m_view; ///< what was looked at when last something changed
     BlockId m_block;
 };

@@ -188,6 +188,14 @@ void Menus::buildWeb() {
         [&] { m_room.sheets.print(SheetCommands::Sheets::onWeb); });
     add(menu, "cut.machine", tr("Cutting &machine…"), {}, [&] { m_room.sheets.cutByMachine(); });
     menu->addSeparator();
+    add(menu, "bond.find", tr("&Find cloth"), QKeySequence("Ctrl+Shift+F"),
+        [&] { m_room.cloths.layOnCloth(); });
+    add(menu, "bond.other", tr("An&other cloth for the chunk"), QKeySequence("C"),
+        [&] { m_room.cloths.useAnother(); });
+    add(menu, "bond.pin", tr("P&in on the cloth, or let go"), {}, [&] { m_room.cloths.togglePin(); });
+    add(menu, "stash.cloth", tr("Put clot&h into the stash…"), QKeySequence("Ctrl+Shift+K"),
+        [&] { m_room.cloths.add(); });
+    menu->addSeparator();
     add(menu, "trace.away", tr("Put &away what is left"), {}, [&] { tracing.putAway(); });
     add(menu, "trace.least", tr("Off-cuts &worth keeping…"), {}, [&] { tracing.askLeastOffCut(); });
 }

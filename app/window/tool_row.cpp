@@ -23,6 +23,7 @@ ToolRow::ToolRow(Workroom& room, QWidget* parent) : QWidget(parent), m_room(room
     connect(fresh, &QPushButton::clicked, this, [this] { m_room.commands.newBlock(); });
     buildDraw(*row);
     buildTrace(*row);
+    buildBond(*row);
     buildLay(*row);
     buildStitch(*row);
     connect(&m_session, &Session::changed, this, &ToolRow::refresh);
@@ -103,6 +104,20 @@ void ToolRow::buildTrace(QLayout& row) {
     connect(m_print, &QPushButton::clicked, this,
             [this] { m_room.sheets.print(SheetCommands::Sheets::tracing); });
     connect(cut, &QPushButton::clicked, this, [this] { m_room.sheets.writeCutFile(); });
+}
+
+void ToolRow::buildBond(QLayout& row) {
+    const auto add = [&](std::initializer_list<View> views, const char* key, const QString& text, auto act) {
+        auto* button = on(views, named(new QPushButton(text, this), key));
+        row.addWidget(button);
+        connect(button, &QPushButton::clicked, this, act);
+        return button;
+    };
+    add({View::bond}, "bond.find", tr("Find cloth"), [this] { m_room.cloths.layOnCloth(); });
+    m_otherCloth =
+        add({View::bond}, "bond.other", tr("Another cloth"), [this] { m_room.cloths.useAnother(); });
+    m_pinCloth = add({View::bond}, "bond.pin", tr("Pin"), [this] { m_room.cloths.togglePin(); });
+    add({View::bond, View::stash}, "stash.cloth", tr("Cloth…"), [this] { m_room.cloths.add(); });
 }
 
 void ToolRow::buildLay(QLayout& row) {
@@ -228,6 +243,8 @@ void ToolRow::refresh() {
     m_compare->setEnabled(laidOut && open && !m_room.layout.isRunning() && !m_room.layout.isComparing());
     m_pin->setEnabled(laidOut && m_session.piece() && m_session.piece()->work.step == quilt::Step::toTrace);
     m_pin->setText(isPinned() ? tr("Let go") : tr("Pin"));
+    m_otherCloth->setEnabled(m_session.piece() != nullptr);
+    m_pinCloth->setEnabled(m_session.piece() != nullptr);
     if (!m_size->isModified() || !m_size->hasFocus())
         m_size->setText(block->width == block->height
                             ? q(measure::say(block->width, m_session.quilt().units))

@@ -27,6 +27,7 @@ private:
     template<class Widget> Widget* on(std::initializer_list<View> views, Widget* widget);
     void buildDraw(QLayout& row);
     void buildTrace(QLayout& row);
+    void buildBond(QLayout& row);
     void buildLay(QLayout& row);
     void chooseBackground(int row);
     void buildStitch(QLayout& row);
@@ -42,7 +43,8 @@ private:
     QLineEdit* m_size = nullptr;
     QCheckBox* m_reversed = nullptr;
     QPushButton *m_templates = nullptr, *m_layOut = nullptr, *m_compare = nullptr, *m_pin = nullptr,
-                *m_print = nullptr, *m_steps = nullptr, *m_count = nullptr;
+                *m_otherCloth = nullptr, *m_pinCloth = nullptr, *m_print = nullptr, *m_steps = nullptr,
+                *m_count = nullptr;
 };
 
 } // namespace up::app

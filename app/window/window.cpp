@@ -118,7 +118,7 @@ QWidget* Window::buildMiddle() {
     m_says->setTextFormat(Qt::PlainText); // what files are called, and hold, is not markup
     m_says->hide();
     m_mat = named(new Mat(middle), "mat");
-    m_hand = new MatHand(m_session, *m_mat, m_room.tracing);
+    m_hand = new MatHand(m_session, *m_mat, m_room.tracing, m_room.cloths);
     m_log = named(new QListWidget(middle), "log");
     column->addWidget(m_tools);
     column->addWidget(m_says);

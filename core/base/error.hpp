@@ -66,6 +66,10 @@ enum class Code : std::uint8_t {
     stopped,       ///< {}
     halfAnOrder,   ///< an order that does not name every piece of the block once: {}
     overItself,    ///< a piece that is to lie over itself: {piece}
+    clothCrosses,  ///< {cloth}: its outline crosses itself
+    clothNoArea,   ///< {cloth}: nothing in it, or more than one piece
+    noOtherCloth,  ///< no other cloth has room for the chunk: {}
+    noSuchCloth,   ///< {its name or number}
     badOpacity,    ///< outside 0…1: {}
     badSoleplate,  ///< crosses itself, or nothing of it would be left to press with: {}
     badUse,        ///< {what}: the command line's

@@ -19,6 +19,7 @@ using PieceId = Id<struct PieceTag>;
 using FabricId = Id<struct FabricTag>;
 using WebId = Id<struct WebTag>;
 using ThreadId = Id<struct ThreadTag>;
+using ClothId = Id<struct ClothTag>;
 using OffCutId = Id<struct OffCutTag>;
 
 } // namespace up

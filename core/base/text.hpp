@@ -28,4 +28,7 @@ namespace up {
 /// characters become blanks.
 [[nodiscard]] std::string asUtf8(std::string_view text);
 
+/// Upper and lower case of A–Z alike.
+[[nodiscard]] bool sameName(const std::string& a, const std::string& b);
+
 } // namespace up

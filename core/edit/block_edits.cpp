@@ -180,6 +180,7 @@ Edited setTrimmed(const Quilt& quilt, BlockId id, std::int64_t time) {
 Edited setLayout(const Quilt& quilt, BlockId id, quilt::Layout layout, std::int64_t time) {
     return changeBlock(quilt, id, [&](Quilt& out, Block& block) {
         block.layout = std::move(layout);
+        keepOnCloth(block, quilt::Step::traced);
         note(out, {time, id, {}, quilt::Event::layout, ""});
     });
 }

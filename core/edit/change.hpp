@@ -24,6 +24,8 @@ void settlePlace(quilt::Piece& piece);
 
 /// Nothing of it is made yet; how often it was made before stays known.
 void beginAgain(quilt::Piece& piece);
+/// Only chunks of which a piece has got as far as that still wait on cloth.
+void keepOnCloth(quilt::Block& block, quilt::Step from);
 /// The template is another one: what was traced of it no longer fits.
 void beginAgain(quilt::Block& block, quilt::Piece& piece);
 

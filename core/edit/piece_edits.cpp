@@ -39,6 +39,17 @@ void beginAgain(Block& block, Piece& piece) {
     beginAgain(piece);
     block.trimmed = false;
     giveUpPlace(block, piece.id);
+    keepOnCloth(block, quilt::Step::toTrace);
+}
+
+void keepOnCloth(Block& block, quilt::Step from) {
+    std::erase_if(block.onCloth, [&](const quilt::OnCloth& on) {
+        return !block.layout ||
+               std::none_of(block.layout->traced.begin(), block.layout->traced.end(), [&](const auto& t) {
+                   const auto* piece = find(block.pieces, t.piece);
+                   return t.chunk == on.chunk && piece && piece->work.step >= from;
+               });
+    });
 }
 
 Edited setFabric(const Quilt& quilt, BlockId block, PieceId id, FabricId fabric) {

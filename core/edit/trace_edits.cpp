@@ -39,7 +39,10 @@ Edited chooseLayout(const Quilt& quilt, BlockId id, quilt::School school, quilt:
 }
 
 Edited changeLayout(const Quilt& quilt, BlockId id, quilt::Layout layout) {
-    return changeBlock(quilt, id, [&](Quilt&, Block& block) { block.layout = std::move(layout); });
+    return changeBlock(quilt, id, [&](Quilt&, Block& block) {
+        block.layout = std::move(layout);
+        keepOnCloth(block, quilt::Step::toTrace);
+    });
 }
 
 Edited pin(const Quilt& quilt, BlockId id, const std::vector<PieceId>& pieces, bool pinned) {

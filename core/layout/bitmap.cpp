@@ -162,10 +162,34 @@ void Grid::blockOutside(const shape::Region& region, double cell) {
     const auto outer = shape::subtract(shape::rectangle(box), region);
     if (outer.isEmpty()) return;
     const auto at = outer.bounds();
-    // The stamp starts at the outside's own corner; put it back on the grid, one cell wider to stay on the
-    // safe side.
-    const auto stamp = stampOf(outer, at, cell);
-    fill(stamp, static_cast<int>(std::floor(at.left / cell)), static_cast<int>(std::floor(at.top / cell)));
+    const double left = std::floor(at.left / cell), top = std::floor(at.top / cell);
+    const auto stamp = stampOf(outer, {left * cell, top * cell, at.right, at.bottom}, cell);
+    fill(stamp, static_cast<int>(left), static_cast<int>(top));
+}
+
+Cells largestFree(const Grid& grid, int columns, int rows) {
+    std::vector<int> heights(static_cast<std::size_t>(std::max(columns, 0)) + 1, 0);
+    std::vector<std::size_t> rising; // columns whose free height is greater than that of the one before
+    Cells best;
+    for (int row = 0; row < rows; ++row) {
+        for (int x = 0; x < columns; ++x) {
+            auto& height = heights[static_cast<std::size_t>(x)];
+            height = grid.isTaken(x, row) ? 0 : height + 1;
+        }
+        rising.clear();
+        for (std::size_t x = 0; x < heights.size(); ++x) { // the last one, of no height, ends all
+            while (!rising.empty() && heights[rising.back()] >= heights[x]) {
+                const int height = heights[rising.back()];
+                rising.pop_back();
+                const auto from = rising.empty() ? 0 : rising.back() + 1;
+                const Cells here{static_cast<int>(from), row + 1 - height, static_cast<int>(x - from),
+                                 height};
+                if (here.count() > best.count()) best = here;
+            }
+            rising.push_back(x);
+        }
+    }
+    return best;
 }
 
 } // namespace up::layout

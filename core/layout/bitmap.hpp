@@ -27,6 +27,9 @@ class Grid {
 public:
     Grid(int columns, int rows);
     [[nodiscard]] int rows() const { return m_rows; }
+    [[nodiscard]] bool isTaken(int column, int row) const {
+        return level(0, row)[column / 64] >> (column % 64) & 1;
+    }
     void fill(const Stamp& stamp, int column, int row);
     /// The first free position at or after `fromRow`, lowest row first, then leftmost; rows up to `lastRow`
     /// and columns up to `lastColumn` may be the position's own. False when there is none.
@@ -54,5 +57,15 @@ private:
     /// Level k, bit x of a row: any cell x … x+2^k−1 is taken. Level 0 is the row itself.
     std::vector<Word> m_bits;
 };
+
+/// Cells side by side.
+struct Cells {
+    int column = 0, row = 0, columns = 0, rows = 0;
+    [[nodiscard]] int count() const { return columns * rows; }
+};
+/// The largest upright rectangle of free ones within the first `columns` and `rows`. Source: the
+/// largest rectangle under a histogram, row by row; Morgan, "Programming from Specifications", 1994 (from
+/// memory).
+[[nodiscard]] Cells largestFree(const Grid& grid, int columns, int rows);
 
 } // namespace up::layout

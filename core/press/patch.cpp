@@ -33,8 +33,11 @@ shape::Ring hullOf(const shape::Region& region) {
 
 } // namespace
 
-Patch patchFor(const shape::Region& chunk) {
-    const auto hull = hullOf(chunk);
+namespace {
+
+/// The least box at any turn, each side made up by `side`.
+template<class Side> Patch leastBox(const shape::Region& region, Side side) {
+    const auto hull = hullOf(region);
     shape::Box best;
     Angle turn;
     for (std::size_t i = 0, j = hull.size() - 1; i < hull.size(); j = i++) {
@@ -46,13 +49,24 @@ Patch patchFor(const shape::Region& chunk) {
         if (best.isEmpty() || box.width() * box.height() < best.width() * best.height())
             best = box, turn = along;
     }
-    const auto side = [](double mm) { return measure::roundedUp(Length::ofMm(mm) + fabricBeyondWeb * 2, 4); };
     Patch patch{side(best.width()), side(best.height()), turn.normal()};
     if (patch.width < patch.height) {
         std::swap(patch.width, patch.height);
         patch.turn = (patch.turn + Angle::ofDegrees(90)).normal();
     }
     return patch;
+}
+
+} // namespace
+
+Patch patchFor(const shape::Region& chunk) {
+    return leastBox(chunk, [](double mm) {
+        return measure::roundedUp(Length::ofMm(mm) + fabricBeyondWeb * 2, 4);
+    });
+}
+
+Patch boxRound(const shape::Region& cloth) {
+    return leastBox(cloth, [](double mm) { return Length::ofMm(mm); });
 }
 
 } // namespace up::press

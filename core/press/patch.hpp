@@ -18,5 +18,7 @@ struct Patch {
 /// The smallest rectangle round the chunk at any turn, with the fabric beyond the web on all sides.
 /// Source: a least rectangle has a side along the hull (Freeman & Shapira 1975); every hull edge is tried.
 [[nodiscard]] Patch patchFor(const shape::Region& chunk);
+/// The same round a piece of cloth: its own sides, to the line.
+[[nodiscard]] Patch boxRound(const shape::Region& cloth);
 
 } // namespace up::press

@@ -69,6 +69,7 @@ constexpr auto fieldsOf(Of<Fabric>) {
                       always("colour", &T::colour),
                       unlessUsual("print", &T::print),
                       unlessUsual("opacity", &T::opacity).within(0, 1),
+                      unlessUsual("alike", &T::alike),
                       unlessUsual("stripesWithin", &T::tolerance).within(0, 45)};
 }
 
@@ -105,6 +106,31 @@ constexpr auto fieldsOf(Of<OffCut>) {
     using T = OffCut;
     return std::tuple{ownId(&T::id), always("web", &T::web), always("outline", &T::outline),
                       unlessUsual("from", &T::from)};
+}
+
+constexpr auto fieldsOf(Of<Cloth>) {
+    using T = Cloth;
+    return std::tuple{ownId(&T::id),
+                      unlessUsual("key", &T::key),
+                      always("name", &T::name),
+                      always("fabric", &T::fabric),
+                      always("outline", &T::outline),
+                      unlessUsual("stripes", &T::stripes).within(-360, 360),
+                      unlessUsual("scrap", &T::scrap),
+                      unlessUsual("washed", &T::washed),
+                      unlessUsual("from", &T::from),
+                      unlessUsual("heldFor", &T::heldFor),
+                      unlessUsual("heldElsewhere", &T::heldElsewhere)};
+}
+
+constexpr auto fieldsOf(Of<OnCloth>) {
+    using T = OnCloth;
+    return std::tuple{always("chunk", &T::chunk).within(0, 100'000),
+                      always("cloth", &T::cloth).from(1),
+                      always("x", &T::x),
+                      always("y", &T::y),
+                      always("turn", &T::turn).within(-360, 360),
+                      unlessUsual("pinned", &T::pinned)};
 }
 
 constexpr auto fieldsOf(Of<Placement>) {
@@ -230,7 +256,8 @@ constexpr auto fieldsOf(Of<Block>) {
                       unlessUsual("ground", &T::ground),
                       unlessUsual("over", &T::over),
                       unlessUsual("underlap", &T::underlap).within(0.1, 100),
-                      unlessUsual("leftSo", &T::leftSo)};
+                      unlessUsual("leftSo", &T::leftSo),
+                      unlessUsual("onCloth", &T::onCloth)};
 }
 
 constexpr auto fieldsOf(Of<LogEntry>) {
@@ -251,6 +278,7 @@ constexpr auto fieldsOf(Of<Quilt>) {
                       always("webs", &T::webs),
                       unlessUsual("offCuts", &T::offCuts),
                       unlessUsual("leastOffCut", &T::leastOffCut).within(1, 1000),
+                      unlessUsual("cloths", &T::cloths),
                       always("blocks", &T::blocks),
                       always("log", &T::log)};
 }

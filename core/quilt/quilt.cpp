@@ -9,6 +9,7 @@ namespace up::quilt {
 bool Fabric::operator==(const Fabric&) const = default;
 bool Thread::operator==(const Thread&) const = default;
 bool Web::operator==(const Web&) const = default;
+bool Cloth::operator==(const Cloth&) const = default;
 bool OffCut::operator==(const OffCut&) const = default;
 bool Piece::operator==(const Piece&) const = default;
 bool Layout::operator==(const Layout&) const = default;

@@ -8,6 +8,7 @@
 #include "core/base/id.hpp"
 #include "core/base/shared.hpp"
 #include "core/measure/say.hpp"
+#include "core/quilt/cloth.hpp"
 #include "core/quilt/ground.hpp"
 #include "core/quilt/reading.hpp"
 #include "core/quilt/recipe.hpp"
@@ -52,6 +53,7 @@ struct Fabric {
     /// How far stripes may lie off the wanted way. Source: common practice.
     Angle tolerance = Angle::ofDegrees(5);
     double opacity = usualOpacity; ///< of the light that falls on it, what does not come from beneath: 0…1
+    bool alike = false;            ///< on both sides, as batik is: no side can be the wrong one
     bool operator==(const Fabric&) const;
 };
 
@@ -264,6 +266,7 @@ struct Block {
     std::vector<Over> over{};                 ///< where the order of the pieces does not say it
     Length underlap = Length::ofInches(1, 4); ///< so far lower pieces reach beneath upper ones
     std::vector<LeftSo> leftSo{};
+    std::vector<OnCloth> onCloth{}; ///< where chunks that are not bonded yet are to go
     bool operator==(const Block&) const;
 };
 
@@ -318,7 +321,8 @@ struct Quilt {
     std::vector<Fabric> fabrics;
     std::vector<Web> webs;
     std::vector<OffCut> offCuts;
-    Length leastOffCut = Length::ofInches(3, 2); ///< a circle so wide fits into what is worth keeping
+    std::vector<Cloth> cloths;
+    Length leastOffCut = Length::ofInches(3, 2); ///< a circle so wide fits into web or cloth worth keeping
     std::vector<Thread> threads;
     Shared<std::vector<LogEntry>> log;
     std::uint32_t nextId = 1;

@@ -12,7 +12,7 @@ namespace up::sheet {
 enum class Handle : std::uint8_t { sectionFrom, sectionTo };
 
 /// Empty: nothing to click.
-using Tag = std::variant<std::monostate, PieceId, BlockId, OffCutId, Handle>;
+using Tag = std::variant<std::monostate, PieceId, BlockId, OffCutId, ClothId, Handle>;
 
 [[nodiscard]] inline bool isSet(const Tag& tag) {
     return tag.index() != 0;

@@ -29,6 +29,11 @@ void settle(Quilt& quilt) {
     expectDifferentIds(quilt.offCuts, "offCuts", highest);
     for (auto& offCut : quilt.offCuts)
         if (!find(quilt.webs, offCut.web)) offCut.web = {};
+    expectDifferentIds(quilt.cloths, "cloths", highest);
+    for (auto& cloth : quilt.cloths) {
+        if (!find(quilt.fabrics, cloth.fabric)) cloth.fabric = {};
+        if (!find(quilt.blocks, cloth.heldFor)) cloth.heldFor = {};
+    }
     expectDifferentIds(quilt.blocks, "blocks", highest);
     for (auto& block : quilt.blocks) {
         expectDifferentIds(block.pieces, "pieces of block " + block.name, highest);
@@ -42,6 +47,7 @@ void settle(Quilt& quilt) {
         std::erase_if(block.over, [&](const Over& o) {
             return !find(block.pieces, o.upper) || !find(block.pieces, o.lower);
         });
+        std::erase_if(block.onCloth, [&](const OnCloth& o) { return !find(quilt.cloths, o.cloth); });
         for (auto& strip : block.ground.strips) {
             if (strip.patches.empty())
                 throw Damaged{"ground of block " + block.name, "at least one patch in each strip"};

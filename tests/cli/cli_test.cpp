@@ -169,6 +169,91 @@ TEST(Stitch, ListsRunsWithThreadAndLength) {
     EXPECT_GT(plan["runs"][0]["length"].get<double>(), 0);
 }
 
+/// The sum of what is cut from a cloth and of what is left is the cloth. Source: arithmetic.
+TEST(Bond, OneBlockJustFitsOnWhatIsThereAndOneDoesNot) {
+    const auto area = [](const Json& json) {
+        const auto ring = [](const Json& points) {
+            shape::Ring out;
+            for (const auto& p : points)
+                out.push_back({p[0], p[1]});
+            return std::abs(shape::signedArea(out));
+        };
+        double sum = ring(json["outline"]);
+        for (const auto& hole : json.value("holes", Json::array()))
+            sum -= ring(hole);
+        return sum;
+    };
+    const auto fits = say({"bond", sample(), "--block", "Windlass"}).json();
+    EXPECT_EQ(fits["format"], "upstairs-bonding");
+    EXPECT_TRUE(fits["short"].empty()) << fits["short"];
+    EXPECT_EQ(fits["cloths"].size(), 7U);
+    for (const auto& cloth : fits["cloths"]) {
+        double sum = 0;
+        for (const auto& chunk : cloth["chunks"]) {
+            EXPECT_FALSE(chunk.contains("trouble")) << chunk;
+            sum += area(chunk);
+        }
+        for (const auto& left : cloth["left"])
+            sum += area(left);
+        EXPECT_NEAR(sum, area(cloth), 0.1) << cloth["cloth"];
+    }
+    const auto shorter = say({"bond", sample(), "--block", "Bulrushes"}).json();
+    ASSERT_EQ(shorter["short"].size(), 1U);
+    EXPECT_EQ(shorter["short"][0]["fabric"], "moss");
+    EXPECT_EQ(shorter["short"][0]["why"], "7 × 3 in of moss; the largest is 6 1/2 × 3 7/8 in");
+}
+
+TEST(Bond, ChunksAreThoseOfTheLayoutTurnedAndMoved) {
+    const auto layout = say({"layout", sample(), "--block", "Windlass"}).json();
+    const auto plan = say({"bond", sample(), "--block", "Windlass"}).json();
+    const auto sides = [](const Json& outline) {
+        std::vector<double> out;
+        for (std::size_t i = 0; i < outline.size(); ++i) {
+            const auto &a = outline[i], &b = outline[(i + 1) % outline.size()];
+            out.push_back(
+                std::hypot(a[0].get<double>() - b[0].get<double>(), a[1].get<double>() - b[1].get<double>()));
+        }
+        return out;
+    };
+    for (const auto& cloth : plan["cloths"])
+        for (const auto& chunk : cloth["chunks"])
+            for (const auto& made : layout["chunks"]) {
+                if (made["chunk"] != chunk["chunk"]) continue;
+                EXPECT_EQ(made["pieces"], chunk["pieces"]);
+                const auto there = sides(made["outline"]), here = sides(chunk["outline"]);
+                ASSERT_EQ(there.size(), here.size());
+                for (std::size_t i = 0; i < here.size(); ++i)
+                    EXPECT_NEAR(there[i], here[i], 1e-3) << "in the same order: not mirrored";
+            }
+}
+
+TEST(Bond, TakesTheClothOfAStashFile) {
+    const TempDir dir;
+    test::writeAll(dir.file("stash.json"),
+                   R"({"format":"upstairs-stash","version":1,"cloths":[{"cloth":"moss length","fabric":"moss",
+                       "outline":[[0,0],[300,0],[300,200],[0,200]],"holes":[],"stripes":null}]})");
+    const auto plan =
+        say({"bond", sample(), "--block", "Bulrushes", "--stash", dir.file("stash.json")}).json();
+    ASSERT_EQ(plan["cloths"].size(), 1U);
+    EXPECT_EQ(plan["cloths"][0]["cloth"], "moss length");
+    EXPECT_EQ(plan["short"].size(), 6U);
+    test::writeAll(dir.file("bad.json"), R"({"format":"upstairs-stash","version":1,"cloths":[{"cloth":"bow",
+        "fabric":"moss","outline":[[0,0],[9,9],[9,0],[0,9]]}]})");
+    expectComplaint(say({"bond", sample(), "--block", "Bulrushes", "--stash", dir.file("bad.json")}), 1,
+                    "bow");
+    expectComplaint(say({"bond", sample(), "--block", "Bulrushes", "--stash", dir.file("none.json")}), 1,
+                    "none.json");
+    expectComplaint(say({"bond", sample(), "--block", "Bulrushes", "--stash", dir.file("bad.json"), "-o",
+                         dir.file("bad.json")}),
+                    2, "written over");
+}
+
+TEST(Bond, WhatIsBondedNeedsNoClothAnyMore) {
+    const auto plan = say({"bond", sample(), "--block", "Kingfisher"}).json();
+    EXPECT_TRUE(plan["cloths"].empty());
+    EXPECT_TRUE(plan["short"].empty());
+}
+
 TEST(Press, SaysWhereTheIronGoesAndWhatHeatThatGives) {
     const auto plan = say({"press", sample(), "--block", "Bulrushes"}).json();
     EXPECT_EQ(plan["format"], "upstairs-pressing");

@@ -50,6 +50,10 @@ public:
     std::function<std::optional<std::vector<shape::Contour>>(const app::EdgeQuestion&)> edgesAnswer;
     std::optional<app::StripesAnswer> stripesAnswer; ///< none: cancelled
     std::optional<app::StripesAnswer> stripes(const app::StripesQuestion&) override { return stripesAnswer; }
+    std::function<std::optional<app::ClothAnswer>(const app::ClothQuestion&)> clothAnswer;
+    std::optional<app::ClothAnswer> cloth(const app::ClothQuestion& question) override {
+        return clothAnswer ? clothAnswer(question) : std::nullopt;
+    }
     std::optional<plan::Candidate> whichAnswer;
     std::optional<intake::PageGrid> gridAnswer;
     std::optional<intake::PageGrid> pageGrid(const std::vector<quilt::Drawing>&, measure::System) override {

@@ -3,6 +3,7 @@
 
 #include "app/dialogs/arrange_dialog.hpp"
 #include "app/dialogs/block_dialog.hpp"
+#include "app/dialogs/cloth_dialog.hpp"
 #include "app/dialogs/edge_dialog.hpp"
 #include "app/dialogs/fabric_dialog.hpp"
 #include "app/dialogs/ground_dialog.hpp"
@@ -90,6 +91,8 @@ quilt::Quilt nameless(quilt::Quilt quilt) {
         number(web.name);
         web.first.heat.clear(), web.final.heat.clear();
     }
+    for (auto& cloth : quilt.cloths)
+        number(cloth.name);
     for (auto& offCut : quilt.offCuts)
         offCut.from = std::to_string(++n);
     for (auto& block : quilt.blocks) {
@@ -109,6 +112,13 @@ std::unique_ptr<app::Form> dialogNamed(const std::string& which, Names names) {
     if (which == "block")
         return std::make_unique<app::BlockDialog>(
             app::BlockQuestion{quilt, names == Names::words ? "Lock" : "1"});
+    if (which == "cloth") {
+        quilt::Cloth cloth{};
+        cloth.id = ClothId{90}, cloth.name = names == Names::words ? "oak plank" : "1";
+        cloth.fabric = quilt.fabrics[0].id;
+        cloth.outline = shape::rectangle({0, 0, 200, 80}).rings;
+        return std::make_unique<app::ClothDialog>(app::ClothQuestion{quilt, cloth});
+    }
     if (which == "edges")
         return std::make_unique<app::EdgeDialog>(app::EdgeQuestion{quilt, block, piece, {}});
     if (which == "fabrics")

@@ -120,10 +120,11 @@ TEST_F(Stash, AnOffCutThatIsNotThereAnyMoreIsThrownAway) {
     const auto before = session().quilt().offCuts;
     ASSERT_GE(before.size(), 2U);
     const auto middle = shape::Region{before[1].outline}.bounds().centre();
-    QTest::mouseClick(&window().mat(), Qt::LeftButton, {}, onMat(middle, 1));
+    const auto panel = session().quilt().cloths.size() + 1; // after all cloth, the second off-cut
+    QTest::mouseClick(&window().mat(), Qt::LeftButton, {}, onMat(middle, panel));
     EXPECT_EQ(session().quilt().offCuts, before) << "the answer was no";
     m_asker.yeses = {true};
-    QTest::mouseClick(&window().mat(), Qt::LeftButton, {}, onMat(middle, 1));
+    QTest::mouseClick(&window().mat(), Qt::LeftButton, {}, onMat(middle, panel));
     ASSERT_EQ(session().quilt().offCuts.size(), before.size() - 1);
     EXPECT_NE(session().quilt().offCuts[1].id, before[1].id);
     session().undo();

@@ -65,13 +65,16 @@ TEST_F(Views, TraceTellsTheWebUsedAndEveryChunk) {
     EXPECT_EQ(rows().rows.size(), session().derived().trace().chunks.size() + 1); // and which side to draw on
 }
 
-TEST_F(Views, BondListsOnePatchPerChunkWithItsSize) {
+TEST_F(Views, BondShowsEachChunkAndWhatItNeeds) {
     session().goTo(View::bond);
     EXPECT_EQ(scene().panels.size(), session().derived().trace().chunks.size());
-    for (const auto& row : rows().rows) {
+    const auto list = rows().rows;
+    for (const auto& row : list) {
         EXPECT_NE(row.text.find(" on "), std::string::npos);
-        EXPECT_NE(row.detail.find("at least"), std::string::npos);
+        EXPECT_TRUE(row.done || row.detail.find(" in of ") != std::string::npos) << row.detail;
     }
+    EXPECT_EQ(std::count_if(list.begin(), list.end(), [](const auto& row) { return row.done; }), 5)
+        << "half of the chunks of the narrowboat are bonded";
 }
 
 TEST_F(Views, StitchPutsTheLowestFirstAndNamesThreads) {

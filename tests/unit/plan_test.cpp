@@ -43,8 +43,11 @@ Quilt laidOut(Quilt quilt) {
 Now nowOf(const Quilt& quilt, Tread tread) {
     const auto plan = planBlock(block(quilt));
     const auto stitches = planStitching(block(quilt), plan);
-    return nowOn(tread, block(quilt), plan, planTrace(quilt, block(quilt)),
-                 [&]() -> const StitchPlan& { return stitches; });
+    const auto trace = planTrace(quilt, block(quilt));
+    const auto bonding = planBonding(quilt, block(quilt), trace);
+    return nowOn(tread, block(quilt),
+                 {plan, trace, [&]() -> const BondPlan& { return bonding; },
+                  [&]() -> const StitchPlan& { return stitches; }});
 }
 
 TEST(NumberOf, IsThePlaceInTheStackBottomFirst) {

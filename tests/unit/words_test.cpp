@@ -105,10 +105,13 @@ TEST(NowWords, SayEverythingOnEveryTread) {
     const auto stitches = plan::planStitching(block, plan);
     for (const auto tread : every<quilt::Tread>()) {
         const auto trace = plan::planTrace(quilt, block);
-        const auto words = nowWords(
-            quilt, block,
-            plan::nowOn(tread, block, plan, trace, [&]() -> const plan::StitchPlan& { return stitches; }),
-            trace);
+        const auto bonding = plan::planBonding(quilt, block, trace);
+        const auto words =
+            nowWords(quilt, block,
+                     plan::nowOn(tread, block,
+                                 {plan, trace, [&]() -> const plan::BondPlan& { return bonding; },
+                                  [&]() -> const plan::StitchPlan& { return stitches; }}),
+                     trace);
         expectSentence(words.doThis);
         EXPECT_FALSE(words.button.empty());
     }

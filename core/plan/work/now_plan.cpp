@@ -67,6 +67,11 @@ Now chunkWise(Tread tread, const Block& block, const TracePlan& trace) {
     return goOn(tread, block);
 }
 
+bool waitsForCloth(const BondPlan& bonding) {
+    return std::any_of(bonding.missing.begin(), bonding.missing.end(),
+                       [](const ChunkShort& one) { return one.why == WhyShort::notLaid; });
+}
+
 /// The lowest piece that may be laid; its marks first, while the paper is still on.
 Now laying(const Block& block, const BlockPlan& plan) {
     for (std::size_t i = 0; i < block.pieces.size(); ++i) {
@@ -122,8 +127,8 @@ Caution cautionFor(Step step) {
     return Caution::none;
 }
 
-Now nowOn(Tread tread, const Block& block, const BlockPlan& plan, const TracePlan& trace,
-          const std::function<const StitchPlan&()>& stitches) {
+Now nowOn(Tread tread, const Block& block, const Known& known) {
+    const auto& [plan, trace, bonding, stitches] = known;
     Now now = onTread(tread, block);
     if (block.pieces.empty()) {
         now.what = What::importDrawing;
@@ -144,6 +149,11 @@ Now nowOn(Tread tread, const Block& block, const BlockPlan& plan, const TracePla
         }
         return now;
     case Tread::bond:
+        if (now.left > 0 && waitsForCloth(bonding())) {
+            now.what = What::layOnCloth;
+            return now;
+        }
+        return chunkWise(tread, block, trace);
     case Tread::cut: return chunkWise(tread, block, trace);
     case Tread::lay: return laying(block, plan);
     case Tread::fuse: return fusing(block, plan);

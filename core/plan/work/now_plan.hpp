@@ -2,6 +2,7 @@
 // The next thing to do on a block, as data; `words/now_words` says it.
 #pragma once
 
+#include "core/plan/bond/bond_plan.hpp"
 #include "core/plan/lay/dry_lay.hpp"
 #include "core/plan/trace/trace_plan.hpp"
 #include "core/plan/work/stitch_plan.hpp"
@@ -10,7 +11,16 @@
 
 namespace up::plan {
 
-enum class What : std::uint8_t { importDrawing, layOut, step, putAway, trim, goOn, allDone };
+enum class What : std::uint8_t {
+    importDrawing,
+    layOut,
+    step,
+    putAway,
+    layOnCloth, ///< there is cloth, and chunks wait that nobody has laid on it
+    trim,
+    goOn,
+    allDone
+};
 
 /// Where work can hurt; said at the step. Source: common practice.
 enum class Caution : std::uint8_t { none, iron, scissors, rotary, needle };
@@ -27,10 +37,16 @@ struct Now {
     std::optional<PlacementStep> lay; ///< where the piece goes, for laying
 };
 
-/// The next thing on one tread. The plans belong to `block`; `stitches` is asked for only when the edges are
-/// to be stitched.
-[[nodiscard]] Now nowOn(quilt::Tread tread, const quilt::Block& block, const BlockPlan& plan,
-                        const TracePlan& trace, const std::function<const StitchPlan&()>& stitches);
+/// What is known of a block. The functions are asked only when it matters.
+struct Known {
+    const BlockPlan& plan;
+    const TracePlan& trace;
+    std::function<const BondPlan&()> bonding;
+    std::function<const StitchPlan&()> stitches;
+};
+
+/// The next thing on one tread.
+[[nodiscard]] Now nowOn(quilt::Tread tread, const quilt::Block& block, const Known& known);
 
 [[nodiscard]] Caution cautionFor(quilt::Step step);
 

@@ -1,0 +1,36 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Cloth at hand, and which chunk of web goes onto which.
+#pragma once
+
+#include "app/dialogs/asker.hpp"
+#include "app/session/mending.hpp"
+
+namespace up::app {
+
+class ClothCommands : public QObject {
+    Q_OBJECT
+public:
+    ClothCommands(Session& session, Mending& mending, Asker& asker, QObject* parent = nullptr);
+
+    /// Finds cloth for every chunk that is not bonded, aside; pinned ones stay where they are.
+    void layOnCloth();
+    /// The chosen piece's chunk goes onto the next cloth of its fabric that has room.
+    void useAnother();
+    /// Its chunk stays where it is when the rest is laid anew, or no longer.
+    void togglePin();
+    /// These pieces, and what is left of the cloth goes into the stash.
+    void bond(const std::vector<PieceId>& pieces, const QString& what);
+
+    /// What a cloth is like, or that it is gone.
+    void change(ClothId cloth);
+    void add();
+
+private:
+    [[nodiscard]] const quilt::OnCloth* chosenOnCloth() const;
+
+    Session& m_session;
+    Mending& m_mending;
+    Asker& m_asker;
+};
+
+} // namespace up::app

@@ -1,0 +1,47 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/plan/bond/on_cloth.hpp"
+
+#include <algorithm>
+
+namespace up::plan {
+
+shape::Region outlineOf(const Chunk& chunk) {
+    if (chunk.roughCut.isEmpty()) return {};
+    return {{chunk.roughCut.rings.front()}};
+}
+
+shape::Transform placing(const quilt::OnCloth& where) {
+    return shape::Transform::moveBy(where.x, where.y) * shape::Transform::turn(where.turn);
+}
+
+bool mayUse(const quilt::Cloth& cloth, FabricId fabric, BlockId block) {
+    return cloth.fabric == fabric && cloth.heldElsewhere.empty() &&
+           (!cloth.heldFor || cloth.heldFor == block);
+}
+
+const quilt::OnCloth* whereOf(const quilt::Block& block, const Chunk& chunk) {
+    const auto at = std::find_if(block.onCloth.begin(), block.onCloth.end(),
+                                 [&](const auto& o) { return o.chunk == chunk.number; });
+    return at == block.onCloth.end() ? nullptr : &*at;
+}
+
+bool isBonded(const quilt::Block& block, const Chunk& chunk) {
+    return std::all_of(chunk.pieces.begin(), chunk.pieces.end(),
+                       [&](PieceId id) { return the(block.pieces, id).work.step >= quilt::Step::bonded; });
+}
+
+std::vector<Waiting> waitingOfOthers(const quilt::Quilt& quilt, BlockId except) {
+    std::vector<Waiting> out;
+    for (const auto& block : quilt.blocks) {
+        if (block.id == except || block.onCloth.empty() || !block.layout) continue;
+        for (const auto& chunk : planTrace(quilt, block).chunks) {
+            const auto* where = whereOf(block, chunk);
+            if (!where || isBonded(block, chunk)) continue;
+            out.push_back({block.id, chunk.number, where->cloth,
+                           shape::transformed(outlineOf(chunk), placing(*where))});
+        }
+    }
+    return out;
+}
+
+} // namespace up::plan

@@ -1,0 +1,27 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What bonding plans share: chunks as regions, and what lies on a cloth already.
+#pragma once
+
+#include "core/plan/bond/bond_plan.hpp"
+
+namespace up::plan {
+
+/// The chunk's outer line on its sheet of web: windows are cut from the web, not from the cloth.
+[[nodiscard]] shape::Region outlineOf(const Chunk& chunk);
+[[nodiscard]] shape::Transform placing(const quilt::OnCloth& where);
+/// Whether a block may cut it up for something of that fabric.
+[[nodiscard]] bool mayUse(const quilt::Cloth& cloth, FabricId fabric, BlockId block);
+/// Null when it lies on none.
+[[nodiscard]] const quilt::OnCloth* whereOf(const quilt::Block& block, const Chunk& chunk);
+
+/// A chunk of some block that waits on a cloth.
+struct Waiting {
+    BlockId block;
+    int chunk = 0;
+    ClothId cloth;
+    shape::Region outline; ///< there, mm
+};
+/// Of all blocks but that one; bonded ones no longer wait.
+[[nodiscard]] std::vector<Waiting> waitingOfOthers(const quilt::Quilt& quilt, BlockId except);
+
+} // namespace up::plan

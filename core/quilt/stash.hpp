@@ -1,0 +1,46 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What is at hand for all quilts. Things go by keys and names, since ids are each quilt's own.
+#pragma once
+
+#include "core/quilt/quilt.hpp"
+
+namespace up::quilt {
+
+/// A cloth, with what must be known of its fabric.
+struct StashCloth {
+    std::string key;  ///< stays when it is renamed; none in a file: its name
+    std::string name; ///< "slate scrap 2"
+    std::string fabric;
+    Colour colour = unknownColour;
+    Print print = Print::plain;
+    bool alike = false;
+    shape::Rings outline; ///< and the rest as in Cloth
+    std::optional<Angle> stripes;
+    bool scrap = false, washed = false;
+    std::string from;
+    std::string heldFor; ///< "Towpath: Heron"; none: for nobody
+    Extra extra;
+    bool operator==(const StashCloth&) const = default;
+    /// Of a fabric whose colour nobody has said.
+    static constexpr Colour unknownColour{0xb8, 0xb8, 0xb0};
+};
+
+struct Stash {
+    std::vector<StashCloth> cloths;
+    Extra extra;
+    bool operator==(const Stash&) const = default;
+};
+
+/// The quilt's cloths that have a key.
+[[nodiscard]] Stash stashOf(const Quilt& quilt);
+
+/// The quilt with those cloths instead of the keyed ones it had: known by their keys, they keep their ids.
+/// Fabrics that it doesn't know come to it. Chunks that waited on cloth that is gone wait nowhere.
+[[nodiscard]] Quilt withStash(Quilt quilt, const Stash& stash);
+
+/// What both have done to the same stash. By key: who changed something is followed; where both did, cloth is
+/// what both left of it, and else `mine` is followed; what one threw away is gone unless the other changed
+/// it.
+[[nodiscard]] Stash merged(const Stash& before, const Stash& mine, const Stash& theirs);
+
+} // namespace up::quilt

@@ -1,0 +1,264 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// From a quilt's layout and cloth to what is bonded onto what, and back into the stash.
+#include "core/edit/cloths.hpp"
+#include "core/edit/tracing.hpp"
+#include "core/plan/bond/bond_plan.hpp"
+#include "core/plan/trace/lay_out.hpp"
+#include "tests/support/geos.hpp"
+#include "tests/support/shapes.hpp"
+#include "words/bond_words.hpp"
+
+#include <gtest/gtest.h>
+
+namespace up::plan {
+namespace {
+
+using measure::Angle;
+using quilt::Cloth;
+using quilt::Quilt;
+using shape::Region;
+using test::must;
+
+constexpr Colour red{0xaa, 0x33, 0x22}, blue{0x22, 0x44, 0xaa};
+
+/// A block of two red squares far apart and a blue one, laid out one by one and rough cut.
+class OnCloths : public ::testing::Test {
+protected:
+    void SetUp() override {
+        quilt = must(edit::addBlock(quilt::emptyQuilt("test"), "Lock", measure::Length::ofInches(9, 1),
+                                    measure::Length::ofInches(9, 1)));
+        block = quilt.blocks.back().id;
+        quilt = must(edit::addDrawing(quilt, block,
+                                      test::drawingOf({{"one", test::square(20, 20, 40), red},
+                                                       {"two", test::square(120, 20, 40), red},
+                                                       {"sky", test::square(120, 120, 60), blue}}),
+                                      {false, edit::Fit::own}, 0));
+        for (const auto& piece : of().pieces)
+            pieces.push_back(piece.id);
+        Job job;
+        auto layout = must(layOut(quilt, of(), {0, 4, 1, quilt::School::oneByOne}, job));
+        quilt = must(edit::setLayout(quilt, block, std::move(layout), 0));
+        for (const auto step : {quilt::Step::traced, quilt::Step::roughCut})
+            quilt = must(edit::record(quilt, block, pieces, step, 0));
+    }
+    const quilt::Block& of() const { return the(quilt.blocks, block); }
+    TracePlan trace() const { return planTrace(quilt, of()); }
+    FabricId fabric(std::size_t piece) const { return of().pieces[piece].fabric; }
+    ClothId add(const std::string& name, FabricId cloth, double width, double height) {
+        Cloth made{};
+        made.name = name, made.fabric = cloth, made.key = name;
+        made.outline = shape::rectangle({0, 0, width, height}).rings;
+        quilt = must(edit::putCloth(quilt, std::move(made)));
+        return quilt.cloths.back().id;
+    }
+    void lay() {
+        Job job;
+        quilt = must(edit::layOnCloth(quilt, block, layOnCloth(quilt, of(), trace(), {}, job)));
+    }
+    std::size_t chunkOf(std::size_t piece) const {
+        const auto chunks = trace().chunks;
+        for (std::size_t i = 0; i < chunks.size(); ++i)
+            if (chunks[i].pieces.front() == pieces[piece]) return i;
+        return chunks.size();
+    }
+    void bond(const std::vector<std::size_t>& which) {
+        std::vector<std::size_t> chunks;
+        std::vector<PieceId> done;
+        for (const auto piece : which)
+            chunks.push_back(chunkOf(piece)), done.push_back(pieces[piece]);
+        quilt = must(edit::bondOnCloth(quilt, block, done, leftWhenBonded(quilt, of(), trace(), chunks), 1));
+    }
+    double clothArea() const {
+        double area = 0;
+        for (const auto& cloth : quilt.cloths)
+            area += test::geosArea(Region{cloth.outline});
+        return area;
+    }
+
+    Quilt quilt;
+    BlockId block;
+    std::vector<PieceId> pieces;
+};
+
+TEST_F(OnCloths, WithoutClothEachSaysWhatItNeeds) {
+    const auto plan = planBonding(quilt, of(), trace());
+    ASSERT_EQ(plan.missing.size(), 3U);
+    EXPECT_EQ(plan.missing.front().why, WhyShort::notInStash);
+    // 40 mm, 1/4 in of rough cut and 1/8 in of cloth on either side: 40 + 19.05 = 59.05 mm, 2 1/2 in.
+    const auto& first = plan.missing[chunkOf(0)];
+    EXPECT_NEAR(first.width.inches(), 2.5, 1e-9);
+    EXPECT_NEAR(first.height.inches(), 2.5, 1e-9);
+    EXPECT_EQ(words::shortWords(quilt, trace().chunks[chunkOf(0)], first),
+              "2 1/2 × 2 1/2 in of " + the(quilt.fabrics, fabric(0)).name + "; there is none in the stash");
+}
+
+TEST_F(OnCloths, SaysWhatTheLargestIsWhenNothingWillDo) {
+    add("narrow", fabric(0), 50, 300);
+    lay();
+    const auto plan = planBonding(quilt, of(), trace());
+    ASSERT_TRUE(of().onCloth.empty());
+    EXPECT_EQ(plan.missing[chunkOf(0)].why, WhyShort::tooSmall);
+    ASSERT_TRUE(plan.missing[chunkOf(0)].largest);
+    EXPECT_NEAR(plan.missing[chunkOf(0)].largest->width.mm(), 300, 1e-6);
+    EXPECT_EQ(plan.missing[chunkOf(2)].why, WhyShort::notInStash);
+}
+
+TEST_F(OnCloths, TellsRoomThatNobodyTookFromRoomThatOthersTake) {
+    add("scrap", fabric(0), 62, 62); // for one of the two
+    auto plan = planBonding(quilt, of(), trace());
+    EXPECT_EQ(plan.missing[chunkOf(0)].why, WhyShort::notLaid);
+    EXPECT_EQ(plan.missing[chunkOf(1)].why, WhyShort::notLaid);
+    lay();
+    plan = planBonding(quilt, of(), trace());
+    ASSERT_EQ(plan.missing.size(), 2U) << "the other red one, and the sky";
+    EXPECT_EQ(plan.missing.front().why, WhyShort::usedUp);
+}
+
+TEST_F(OnCloths, WhatIsLeftComesBackIntoTheStash) {
+    const auto scrap = add("scrap", fabric(0), 200, 80);
+    lay();
+    EXPECT_EQ(of().onCloth.size(), 2U);
+    const double before = clothArea();
+    const double cut = planBonding(quilt, of(), trace()).cloths.front().chunks.front().outline.area();
+    bond({0});
+    EXPECT_EQ(of().pieces[0].work.step, quilt::Step::bonded);
+    EXPECT_EQ(of().onCloth.size(), 1U) << "the other one still waits";
+    EXPECT_NEAR(before - clothArea(), cut, 0.1) << "mm²: what was cut, and no more";
+    const auto after = planBonding(quilt, of(), trace());
+    ASSERT_EQ(after.cloths.size(), 1U);
+    EXPECT_EQ(after.cloths.front().chunks.front().lies, Lies::well) << "where it lay before";
+    bond({1});
+    EXPECT_TRUE(of().onCloth.empty());
+    for (const auto& cloth : quilt.cloths)
+        EXPECT_TRUE(cloth.scrap);
+    EXPECT_TRUE(find(quilt.cloths, scrap));
+}
+
+TEST_F(OnCloths, AClothThatIsUsedUpIsGone) {
+    add("sky", fabric(2), 80.1, 80.1); // 60 + 12.7 of rough cut, 3.7 mm left all round
+    lay();
+    ASSERT_EQ(of().onCloth.size(), 1U);
+    bond({2});
+    EXPECT_TRUE(quilt.cloths.empty());
+}
+
+TEST_F(OnCloths, PartsThatComeOffAreScrapsOfTheirOwn) {
+    const auto cloth = add("strip", fabric(2), 400, 80);
+    Job job;
+    auto laid = layOnCloth(quilt, of(), trace(), {}, job);
+    ASSERT_EQ(laid.size(), 1U);
+    const auto box =
+        shape::transformed(trace().chunks[chunkOf(2)].roughCut, shape::Transform::turn(laid.front().turn))
+            .bounds();
+    laid.front().x = 200 - box.centre().x, laid.front().y = 40 - box.centre().y;
+    quilt = must(edit::layOnCloth(quilt, block, laid));
+    ASSERT_EQ(planBonding(quilt, of(), trace()).cloths.front().chunks.front().lies, Lies::well);
+    // Cut away right across, so that two parts are left.
+    const auto chunk = chunkOf(2);
+    auto left = leftWhenBonded(quilt, of(), trace(), {chunk});
+    ASSERT_EQ(left.front().parts.size(), 1U) << "still joined above and below it";
+    const auto ends = shape::islands(
+        shape::subtract(Region{left.front().parts.front().outline}, shape::rectangle({160, -1, 240, 81})));
+    left.front().parts = {{ends[0].rings, {}}, {ends[1].rings, {}}};
+    quilt = must(edit::bondOnCloth(quilt, block, {pieces[2]}, left, 1));
+    ASSERT_EQ(quilt.cloths.size(), 2U);
+    EXPECT_EQ(quilt.cloths[0].id, cloth);
+    EXPECT_EQ(quilt.cloths[1].name, "strip b");
+    EXPECT_EQ(quilt.cloths[1].from, "Lock");
+    EXPECT_NE(quilt.cloths[1].key, quilt.cloths[0].key);
+}
+
+TEST_F(OnCloths, ClothThatAnotherBlockHoldsIsLeftAlone) {
+    const auto cloth = add("scrap", fabric(0), 200, 80);
+    const auto other =
+        must(edit::addBlock(quilt, "Boat", measure::Length::ofInches(9, 1), measure::Length::ofInches(9, 1)));
+    quilt = must(edit::holdCloth(other, cloth, other.blocks.back().id));
+    lay();
+    EXPECT_TRUE(of().onCloth.empty());
+    quilt = must(edit::holdCloth(quilt, cloth, block));
+    lay();
+    EXPECT_EQ(of().onCloth.size(), 2U);
+}
+
+TEST_F(OnCloths, ChunksKeepTheirDistanceFromThoseOfOtherBlocks) {
+    add("scrap", fabric(0), 62, 130); // room for two of 52.7 mm, one above the other
+    lay();
+    ASSERT_EQ(of().onCloth.size(), 2U);
+    auto one = of().onCloth;
+    one.resize(1);
+    quilt = must(edit::layOnCloth(quilt, block, one));
+    // Another block with the same pieces.
+    auto second =
+        must(edit::addBlock(quilt, "Boat", measure::Length::ofInches(9, 1), measure::Length::ofInches(9, 1)));
+    const auto secondId = second.blocks.back().id;
+    auto& boat = the(second.blocks, secondId);
+    boat.pieces = of().pieces, boat.layout = of().layout;
+    Job job;
+    const auto laid = layOnCloth(second, boat, planTrace(second, boat), {}, job);
+    EXPECT_EQ(laid.size(), 1U) << "one place is taken by the first block";
+    second = must(edit::layOnCloth(second, secondId, laid));
+    const auto plan =
+        planBonding(second, the(second.blocks, secondId), planTrace(second, the(second.blocks, secondId)));
+    EXPECT_EQ(plan.cloths.front().others.size(), 1U);
+    EXPECT_EQ(plan.cloths.front().chunks.front().lies, Lies::well);
+}
+
+TEST_F(OnCloths, WhatLiesBadlyIsSaid) {
+    add("scrap", fabric(0), 200, 80);
+    lay();
+    auto where = of().onCloth;
+    where[1].x = where[0].x + 5, where[1].y = where[0].y, where[1].turn = where[0].turn;
+    auto moved = must(edit::layOnCloth(quilt, block, where));
+    auto plan = planBonding(moved, the(moved.blocks, block), trace());
+    EXPECT_EQ(plan.cloths.front().chunks.front().lies, Lies::onAnother);
+    where = of().onCloth;
+    where[0].x -= 200;
+    moved = must(edit::layOnCloth(quilt, block, where));
+    plan = planBonding(moved, the(moved.blocks, block), trace());
+    const auto& laid = plan.cloths.front().chunks;
+    EXPECT_TRUE(
+        std::any_of(laid.begin(), laid.end(), [](const auto& l) { return l.lies == Lies::offCloth; }));
+    const auto repainted = must(edit::setFabric(quilt, block, pieces[0], fabric(2)));
+    const auto other = planBonding(repainted, the(repainted.blocks, block),
+                                   planTrace(repainted, the(repainted.blocks, block)));
+    const auto& there = other.cloths.front().chunks;
+    EXPECT_TRUE(
+        std::any_of(there.begin(), there.end(), [](const auto& l) { return l.lies == Lies::otherFabric; }));
+}
+
+TEST_F(OnCloths, TheStripeRunsMirroredOnTheWrongSide) {
+    // A stripe at 30° on the front runs at 180° − 30° = 150° on the back. Source: arithmetic of a mirror.
+    quilt = must(edit::setPrint(quilt, fabric(2), quilt::Print::striped, Angle::ofDegrees(5)));
+    the(the(quilt.blocks, block).pieces, pieces[2]).grain = Angle::ofDegrees(30);
+    const auto chunk = trace().chunks[chunkOf(2)];
+    const double turn = chunk.made.front().first.turn.degrees();
+    const auto wants = wantsOf(quilt, of(), chunk);
+    ASSERT_TRUE(wants);
+    EXPECT_NEAR(std::remainder(wants->degrees() - (150 + turn), 180), 0, 1e-9);
+    // A cloth just large enough one way round: across it will not do.
+    const auto cloth = add("sky", fabric(2), 140, 140);
+    the(quilt.cloths, cloth).stripes = Angle::ofDegrees(20);
+    lay();
+    const auto plan = planBonding(quilt, of(), trace());
+    ASSERT_EQ(plan.cloths.size(), 1U);
+    EXPECT_NEAR(std::remainder(plan.cloths.front().chunks.front().wants->degrees() - 20, 180), 0, 1e-6);
+    EXPECT_EQ(plan.cloths.front().chunks.front().lies, Lies::well);
+    the(quilt.cloths, cloth).stripes = Angle::ofDegrees(26);
+    EXPECT_EQ(planBonding(quilt, of(), trace()).cloths.front().chunks.front().lies, Lies::stripesWrong);
+    the(quilt.cloths, cloth).stripes = Angle::ofDegrees(25);
+    EXPECT_EQ(planBonding(quilt, of(), trace()).cloths.front().chunks.front().lies, Lies::well)
+        << "5° are let pass";
+}
+
+TEST_F(OnCloths, AnotherLayoutForgetsWhereChunksWereToGoThatAreNotTraced) {
+    add("scrap", fabric(0), 200, 80);
+    lay();
+    ASSERT_EQ(of().onCloth.size(), 2U);
+    const auto same = must(edit::setLayout(quilt, block, *of().layout, 2));
+    EXPECT_EQ(the(same.blocks, block).onCloth.size(), 2U) << "they are rough cut and stay what they are";
+    const auto ruined = must(edit::ruin(quilt, block, pieces[0], "torn", 2));
+    EXPECT_EQ(the(ruined.blocks, block).onCloth.size(), 1U);
+}
+
+} // namespace
+} // namespace up::plan
