@@ -7,15 +7,15 @@
 #include "core/edit/stacking.hpp"
 #include "core/plan/bond/by_hand.hpp"
 
-#include <QUuid>
 #include <algorithm>
 
 namespace up::app {
 
 using quilt::Quilt;
 
-ClothCommands::ClothCommands(Session& session, Mending& mending, Asker& asker, QObject* parent)
-    : QObject(parent), m_session(session), m_mending(mending), m_asker(asker) {}
+ClothCommands::ClothCommands(Session& session, Mending& mending, StashKeeper& stash, Asker& asker,
+                             QObject* parent)
+    : QObject(parent), m_session(session), m_mending(mending), m_stash(stash), m_asker(asker) {}
 
 void ClothCommands::layOnCloth() {
     if (!m_session.block()) return;
@@ -116,7 +116,7 @@ void ClothCommands::add() {
     if (m_session.quilt().fabrics.empty())
         return m_session.complain(tr("Name a fabric first (Edit, New fabric): cloth is of some fabric."));
     quilt::Cloth fresh{};
-    fresh.key = QUuid::createUuid().toString(QUuid::WithoutBraces).toStdString();
+    fresh.key = m_stash.newKey();
     if (const auto* piece = m_session.piece()) fresh.fabric = piece->fabric;
     answered(m_session, tr("put cloth into the stash"), m_asker.cloth({m_session.quilt(), std::move(fresh)}),
              withCloth);

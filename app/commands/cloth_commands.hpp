@@ -4,13 +4,15 @@
 
 #include "app/dialogs/asker.hpp"
 #include "app/session/mending.hpp"
+#include "app/session/stash_keeper.hpp"
 
 namespace up::app {
 
 class ClothCommands : public QObject {
     Q_OBJECT
 public:
-    ClothCommands(Session& session, Mending& mending, Asker& asker, QObject* parent = nullptr);
+    ClothCommands(Session& session, Mending& mending, StashKeeper& stash, Asker& asker,
+                  QObject* parent = nullptr);
 
     /// Finds cloth for every chunk that is not bonded, aside; pinned ones stay where they are.
     void layOnCloth();
@@ -30,6 +32,7 @@ private:
 
     Session& m_session;
     Mending& m_mending;
+    StashKeeper& m_stash;
     Asker& m_asker;
 };
 

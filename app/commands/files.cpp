@@ -174,7 +174,7 @@ bool Files::mayLeave() {
     if (!m_session.isDirty()) return true;
     switch (m_asker.saveChanges(q(m_session.quilt().name))) {
     case SaveAnswer::save: return save();
-    case SaveAnswer::discard: return true;
+    case SaveAnswer::discard: m_session.discard(); return true;
     case SaveAnswer::cancel: return false;
     }
     return false;

@@ -15,6 +15,7 @@
 #include "app/session/layout_job.hpp"
 #include "app/session/mending.hpp"
 #include "app/session/placement_job.hpp"
+#include "app/session/stash_keeper.hpp"
 
 namespace up::app {
 
@@ -46,6 +47,7 @@ public:
     ImportCommands imports;
     TraceCommands tracing;
     Mending mending;
+    StashKeeper stash;
     ClothCommands cloths;
     Commands commands;
     SheetCommands sheets;

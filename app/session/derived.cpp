@@ -108,8 +108,7 @@ const std::vector<plan::TooClose>& Derived::tooClose() {
 }
 
 const plan::BondPlan& Derived::bonding() {
-    if (!m_bonding)
-        m_bonding = m_block ? plan::planBonding(*m_quilt, *m_block, trace()) : plan::BondPlan{};
+    if (!m_bonding) m_bonding = m_block ? plan::planBonding(*m_quilt, *m_block, trace()) : plan::BondPlan{};
     return *m_bonding;
 }
 

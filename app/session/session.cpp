@@ -2,6 +2,7 @@
 #include "app/session/session.hpp"
 
 #include "core/plan/work/progress.hpp"
+#include "core/quilt/stash.hpp"
 #include "core/store/quilt_file.hpp"
 #include "words/sentences.hpp"
 
@@ -149,6 +150,12 @@ bool Session::apply(edit::Edited next, const QString& what, const std::string& m
     return true;
 }
 
+void Session::rebase(const std::function<quilt::Quilt(const quilt::Quilt&)>& change) {
+    m_history.rebase(change);
+    settle();
+    emit changed(Change::quilt);
+}
+
 bool Session::takeBack(const std::string& mergeKey) {
     if (!m_history.takeBack(mergeKey)) return false;
     settle();
@@ -182,6 +189,7 @@ void Session::load(quilt::Quilt quilt, store::QuiltPlace place, bool dirty) {
     m_turnedOver = m_templates = false;
     m_view = this->quilt().blocks.size() > 1 ? View::landing : View::draw;
     settle();
+    emit opened();
     emit changed(Change::quilt);
     emit changed(Change::file);
 }
@@ -204,7 +212,7 @@ bool Session::open(const QString& file, store::FileLock lock) {
 
 bool Session::saveTo(const QString& file, std::optional<store::FileLock> lock) {
     const auto path = file.toStdString();
-    const auto bytes = store::writeQuilt(quilt());
+    const auto bytes = store::writeQuilt(quilt::carried(quilt()));
     if (auto saved = store::writeFile(path, bytes); !saved) {
         complain(saved.error());
         return false;

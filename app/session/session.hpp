@@ -82,6 +82,8 @@ public:
     // --- edits
     /// False, with `trouble`, when the edit failed. `mergeKey` as in edit::History.
     bool apply(edit::Edited next, const QString& what, const std::string& mergeKey = "");
+    /// As edit::History::rebase.
+    void rebase(const std::function<quilt::Quilt(const quilt::Quilt&)>& change);
     void closeMerge() { m_history.closeMerge(); }
     /// As edit::History::takeBack.
     bool takeBack(const std::string& mergeKey);
@@ -98,6 +100,8 @@ public:
     /// What others have done to the file meanwhile.
     [[nodiscard]] store::OnDisk onDisk() const { return m_place.look(); }
     [[nodiscard]] bool isDirty() const { return !m_history.isClean(); }
+    /// The user leaves the quilt and does not want to keep what was changed since it was saved.
+    void discard() { emit discarded(); }
     void startNew(quilt::Quilt quilt);
     /// `lock`: of that path; one that is not held opens it to be looked at only.
     bool open(const QString& path, store::FileLock lock);
@@ -117,6 +121,9 @@ public:
 
 signals:
     void changed(up::app::Change change);
+    /// Another quilt than before: told once it is there.
+    void opened();
+    void discarded();
     void told(const QString& sentence);
     void trouble(const QString& sentence);
 

@@ -239,7 +239,12 @@ void Window::changeEvent(QEvent* event) {
     QMainWindow::changeEvent(event);
     if (event->type() == QEvent::ActivationChange && isActiveWindow() && !QApplication::activeModalWidget())
         QMetaObject::invokeMethod(
-            this, [this] { m_room.files.lookAtDisk(); }, Qt::QueuedConnection);
+            this,
+            [this] {
+                m_room.stash.look();
+                m_room.files.lookAtDisk();
+            },
+            Qt::QueuedConnection);
 }
 
 namespace {

@@ -49,7 +49,7 @@ void waitOn(Quilt& quilt, const ClothLeft::Part& part, ClothId cloth) {
                 if (on.chunk == chunk) on.cloth = cloth;
 }
 
-void cut(Quilt& quilt, const ClothLeft& left, const std::string& from) {
+void cut(Quilt& quilt, const ClothLeft& left, const std::string& from, std::int64_t time) {
     auto* cloth = find(quilt.cloths, left.cloth);
     if (!cloth) return;
     if (left.parts.empty()) {
@@ -64,7 +64,8 @@ void cut(Quilt& quilt, const ClothLeft& left, const std::string& from) {
         Cloth part = whole;
         part.id = ClothId{quilt.nextId++};
         part.name = partName(quilt, whole.name);
-        if (!whole.key.empty()) part.key = whole.key + "/" + std::to_string(part.id.value);
+        if (!whole.key.empty()) // other quilts give ids of their own
+            part.key = whole.key + "/" + std::to_string(time) + "-" + std::to_string(part.id.value);
         part.outline = left.parts[i].outline;
         part.from = from;
         quilt.cloths.push_back(part);
@@ -128,7 +129,7 @@ Edited bondOnCloth(const Quilt& quilt, BlockId id, const std::vector<PieceId>& p
                 });
             const auto name = block.name;
             for (const auto& rest : left)
-                cut(out, rest, name);
+                cut(out, rest, name, time);
         });
     });
 }

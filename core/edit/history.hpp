@@ -5,6 +5,7 @@
 #include "core/quilt/quilt.hpp"
 
 #include <deque>
+#include <functional>
 #include <string>
 
 namespace up::edit {
@@ -19,6 +20,11 @@ public:
     /// replaces its result, until `closeMerge`. False when the quilt is the same as before.
     bool apply(quilt::Quilt next, std::string what, std::string mergeKey = "");
     void closeMerge() { m_mergeOpen = false; }
+    /// Changes every state there is: what others did to what the quilt shares with them. No step of its own.
+    void rebase(const std::function<quilt::Quilt(const quilt::Quilt&)>& change) {
+        for (auto& state : m_states)
+            state.quilt = change(state.quilt);
+    }
     /// Takes an edit back that may still be merged with, as if it had never been. False when the last edit is
     /// another.
     bool takeBack(const std::string& mergeKey);

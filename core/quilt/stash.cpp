@@ -5,6 +5,7 @@
 #include "core/shape/region.hpp"
 
 #include <algorithm>
+#include <set>
 
 namespace up::quilt {
 namespace {
@@ -37,6 +38,10 @@ template<class Items> auto* byKey(Items& items, const std::string& key) {
     return at == items.end() ? nullptr : &*at;
 }
 
+bool isOf(const std::string& id, const std::string& key) {
+    return id.empty() ? !key.empty() : key.starts_with(id + "/");
+}
+
 /// Both have changed it: cut from it, perhaps.
 StashCloth together(const StashCloth& before, const StashCloth& mine, const StashCloth& theirs) {
     StashCloth out = mine;
@@ -49,10 +54,11 @@ StashCloth together(const StashCloth& before, const StashCloth& mine, const Stas
 
 } // namespace
 
-Stash stashOf(const Quilt& quilt) {
+Stash stashOf(const Quilt& quilt, const std::string& id) {
     Stash out;
+    out.id = id;
     for (const auto& cloth : quilt.cloths) {
-        if (cloth.key.empty()) continue;
+        if (!isOf(id, cloth.key)) continue;
         const auto* fabric = find(quilt.fabrics, cloth.fabric);
         StashCloth item;
         item.key = cloth.key, item.name = cloth.name, item.outline = cloth.outline;
@@ -70,7 +76,7 @@ Stash stashOf(const Quilt& quilt) {
 Quilt withStash(Quilt quilt, const Stash& stash) {
     std::vector<Cloth> cloths;
     for (auto& cloth : quilt.cloths)
-        if (cloth.key.empty() || byKey(stash.cloths, cloth.key)) cloths.push_back(std::move(cloth));
+        if (!isOf(stash.id, cloth.key) || byKey(stash.cloths, cloth.key)) cloths.push_back(std::move(cloth));
     for (const auto& item : stash.cloths) {
         auto* cloth = byKey(cloths, item.key);
         if (!cloth) {
@@ -95,8 +101,29 @@ Quilt withStash(Quilt quilt, const Stash& stash) {
     return quilt;
 }
 
+Quilt carried(Quilt quilt) {
+    std::set<FabricId> fabrics;
+    std::set<ClothId> waited;
+    for (const auto& block : std::as_const(quilt).blocks) {
+        fabrics.insert(block.background);
+        for (const auto& piece : block.pieces)
+            fabrics.insert(piece.fabric);
+        for (const auto& strip : block.ground.strips)
+            for (const auto& patch : strip.patches)
+                fabrics.insert(patch.fabric);
+        for (const auto& on : block.onCloth)
+            waited.insert(on.cloth);
+    }
+    std::erase_if(quilt.cloths, [&](const Cloth& cloth) {
+        return !cloth.key.empty() && !fabrics.contains(cloth.fabric) && !waited.contains(cloth.id) &&
+               !cloth.heldFor;
+    });
+    return quilt;
+}
+
 Stash merged(const Stash& before, const Stash& mine, const Stash& theirs) {
     Stash out;
+    out.id = theirs.id.empty() ? mine.id : theirs.id;
     out.extra = theirs.extra;
     for (const auto& now : theirs.cloths) {
         const auto* was = byKey(before.cloths, now.key);

@@ -26,17 +26,22 @@ struct StashCloth {
 };
 
 struct Stash {
+    std::string id; ///< of this stash among all there are: the keys of its own things begin with it and "/"
     std::vector<StashCloth> cloths;
     Extra extra;
     bool operator==(const Stash&) const = default;
 };
 
-/// The quilt's cloths that have a key.
-[[nodiscard]] Stash stashOf(const Quilt& quilt);
+/// The quilt's cloths whose keys begin with that id; none: all that have a key.
+[[nodiscard]] Stash stashOf(const Quilt& quilt, const std::string& id = "");
 
-/// The quilt with those cloths instead of the keyed ones it had: known by their keys, they keep their ids.
+/// The quilt with those cloths instead of those it had of that stash: known by their keys, they keep their ids.
 /// Fabrics that it doesn't know come to it. Chunks that waited on cloth that is gone wait nowhere.
 [[nodiscard]] Quilt withStash(Quilt quilt, const Stash& stash);
+
+/// What a quilt carries when it leaves: of the stash's cloth only what is of its own fabrics, kept for its
+/// blocks or waited on.
+[[nodiscard]] Quilt carried(Quilt quilt);
 
 /// What both have done to the same stash. By key: who changed something is followed; where both did, cloth is
 /// what both left of it, and else `mine` is followed; what one threw away is gone unless the other changed

@@ -88,7 +88,9 @@ Result<StashCloth> readCloth(const Node& node) {
 } // namespace
 
 std::string writeStash(const Stash& stash) {
-    Json out{{"format", "upstairs-stash"}, {"version", stashVersion}, {"cloths", Json::array()}};
+    Json out{{"format", "upstairs-stash"}, {"version", stashVersion}};
+    if (!stash.id.empty()) out["id"] = stash.id;
+    out["cloths"] = Json::array();
     for (const auto& cloth : stash.cloths)
         out["cloths"].push_back(write(cloth));
     if (!stash.extra.empty()) {
@@ -109,6 +111,7 @@ Result<Stash> readStash(const std::string& text, const std::string& file) {
         node.know("format");
         node.know("version");
         Stash out;
+        readIf(node, "id", out.id);
         std::set<std::string> seen;
         for (const auto& item : node.at("cloths").items()) {
             auto cloth = readCloth(item);

@@ -1,8 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The stash of all quilts: in and out of quilts and files, and what two windows do to it.
 #include "core/quilt/stash.hpp"
+#include "core/store/file_lock.hpp"
 #include "core/store/quilt_file.hpp"
 #include "core/store/stash_file.hpp"
+#include "core/store/stash_place.hpp"
 #include "tests/support/files.hpp"
 #include "tests/support/shapes.hpp"
 
@@ -43,7 +45,7 @@ TEST(StashFile, KeepsEverything) {
     cloth.print = quilt::Print::oneWay, cloth.alike = true, cloth.washed = true;
     cloth.from = "Heron", cloth.heldFor = "Towpath: Windlass";
     cloth.extra = R"({"someday":[1]})";
-    const Stash stash{{cloth, scrap("b")}, R"({"shelf":"upper"})"};
+    const Stash stash{"shed", {cloth, scrap("b")}, R"({"shelf":"upper"})"};
     EXPECT_EQ(must(readStash(writeStash(stash), "stash.json")), stash);
 }
 
@@ -80,7 +82,7 @@ TEST(StashFile, IsRefusedInOneSentenceWhenSomethingIsWrong) {
 TEST(StashOfAQuilt, ComesAndGoesByKeys) {
     auto quilt = quilt::emptyQuilt("Towpath");
     quilt.fabrics.push_back({FabricId{quilt.nextId++}, "Moss", {9, 9, 9}, ""});
-    const auto first = quilt::withStash(quilt, {{scrap("a"), scrap("b")}, ""});
+    const auto first = quilt::withStash(quilt, {"", {scrap("a"), scrap("b")}, ""});
     ASSERT_EQ(first.cloths.size(), 2U);
     EXPECT_EQ(first.fabrics.size(), 1U) << "Moss is moss";
     EXPECT_EQ(first.cloths.front().fabric, first.fabrics.front().id);
@@ -88,7 +90,7 @@ TEST(StashOfAQuilt, ComesAndGoesByKeys) {
     auto larger = scrap("b", 300);
     auto rose = scrap("c");
     rose.fabric = "rose";
-    const auto then = quilt::withStash(first, {{larger, rose}, ""});
+    const auto then = quilt::withStash(first, {"", {larger, rose}, ""});
     ASSERT_EQ(then.cloths.size(), 2U);
     EXPECT_EQ(then.cloths.front().id, first.cloths[1].id) << "the same cloth";
     EXPECT_EQ(then.cloths.front().outline, larger.outline);
@@ -97,7 +99,7 @@ TEST(StashOfAQuilt, ComesAndGoesByKeys) {
 }
 
 TEST(StashOfAQuilt, LeavesTheQuiltsOwnClothAlone) {
-    auto quilt = quilt::withStash(quilt::emptyQuilt("Towpath"), {{scrap("a"), scrap("b")}, ""});
+    auto quilt = quilt::withStash(quilt::emptyQuilt("Towpath"), {"", {scrap("a"), scrap("b")}, ""});
     quilt.cloths.front().key.clear();
     const auto then = quilt::withStash(quilt, {});
     ASSERT_EQ(then.cloths.size(), 1U);
@@ -111,19 +113,19 @@ TEST(StashOfAQuilt, IsHeldByNameForBlocksOfOtherQuilts) {
     quilt.blocks.push_back(block);
     auto held = scrap("a");
     held.heldFor = "Towpath: Heron";
-    const auto with = quilt::withStash(quilt, {{held}, ""});
+    const auto with = quilt::withStash(quilt, {"", {held}, ""});
     EXPECT_EQ(with.cloths.front().heldFor, block.id);
     EXPECT_EQ(quilt::stashOf(with).cloths.front().heldFor, "Towpath: Heron");
     auto elsewhere = scrap("a");
     elsewhere.heldFor = "Sampler: Boat";
-    const auto other = quilt::withStash(quilt, {{elsewhere}, ""});
+    const auto other = quilt::withStash(quilt, {"", {elsewhere}, ""});
     EXPECT_FALSE(other.cloths.front().heldFor);
     EXPECT_EQ(other.cloths.front().heldElsewhere, "Sampler: Boat");
     EXPECT_EQ(quilt::stashOf(other).cloths.front().heldFor, "Sampler: Boat") << "and is not forgotten";
 }
 
 TEST(TwoWindows, LoseNothingOfWhatEitherDid) {
-    const Stash before{{scrap("a"), scrap("b"), scrap("c")}, ""};
+    const Stash before{"", {scrap("a"), scrap("b"), scrap("c")}, ""};
     Stash mine = before, theirs = before;
     mine.cloths.push_back(scrap("mine"));
     mine.cloths[0].washed = true;
@@ -137,7 +139,7 @@ TEST(TwoWindows, LoseNothingOfWhatEitherDid) {
 }
 
 TEST(TwoWindows, WhoCutIntoTheSameClothLeaveWhatBothLeft) {
-    const Stash before{{scrap("a")}, ""};
+    const Stash before{"", {scrap("a")}, ""};
     Stash mine = before, theirs = before;
     mine.cloths[0].outline = shape::rectangle({20, 0, 100, 50}).rings;
     theirs.cloths[0].outline = shape::rectangle({0, 0, 100, 30}).rings;
@@ -146,6 +148,61 @@ TEST(TwoWindows, WhoCutIntoTheSameClothLeaveWhatBothLeft) {
     EXPECT_TRUE(quilt::merged(before, mine, Stash{}).cloths.front().outline == mine.cloths[0].outline)
         << "changed here, thrown away there: still there";
     EXPECT_EQ(quilt::merged(before, Stash{}, before), Stash{});
+}
+
+TEST(CarriedByAQuilt, IsWhatItUses) {
+    auto quilt = quilt::withStash(quilt::emptyQuilt("Towpath"), {"", {scrap("a"), scrap("b")}, ""});
+    auto rose = scrap("c");
+    rose.fabric = "rose";
+    quilt = quilt::withStash(quilt, {"", {scrap("a"), scrap("b"), rose}, ""});
+    quilt::Block block{};
+    block.id = BlockId{quilt.nextId++}, block.background = quilt.cloths[0].fabric;
+    quilt.blocks.push_back(block);
+    EXPECT_EQ(keysIn(quilt::stashOf(quilt::carried(quilt))), (Keys{"a", "b"})) << "moss, but no rose";
+    quilt.cloths[2].heldFor = block.id;
+    EXPECT_EQ(keysIn(quilt::stashOf(quilt::carried(quilt))), (Keys{"a", "b", "c"}));
+}
+
+TEST(StashOfAQuilt, TellsItsOwnClothFromThatOfOtherStashes) {
+    auto own = scrap("shed/1"), foreign = scrap("attic/1");
+    const auto both = quilt::withStash(quilt::emptyQuilt("Towpath"), {"", {own, foreign}, ""});
+    EXPECT_EQ(keysIn(quilt::stashOf(both, "shed")), (Keys{"shed/1"}));
+    const auto used = quilt::withStash(both, {"shed", {}, ""});
+    EXPECT_EQ(keysIn(quilt::stashOf(used)), (Keys{"attic/1"})) << "used up here, but not there";
+}
+
+TEST(StashPlace, TakesInWhatBothWindowsDid) {
+    const test::TempDir dir;
+    const StashPlace place(dir.path());
+    EXPECT_FALSE(place.isThere());
+    const auto first = must(place.exchange({}, {"shed", {scrap("shed/1")}, ""}));
+    EXPECT_EQ(must(place.read()), first);
+    auto mine = first, theirs = first;
+    mine.cloths.push_back(scrap("shed/2")), theirs.cloths.push_back(scrap("shed/3"));
+    (void)must(place.exchange(first, theirs));
+    EXPECT_EQ(keysIn(must(place.exchange(first, mine))), (Keys{"shed/1", "shed/3", "shed/2"}));
+}
+
+TEST(StashPlace, NeverWritesOverWhatItCannotRead) {
+    const test::TempDir dir;
+    const StashPlace place(dir.path());
+    for (const std::string bad :
+         {R"({"format":"upstairs-stash","version":99,"cloths":[]})", R"({"format":"upstairs-st)", ""}) {
+        test::writeAll(place.path(), bad);
+        EXPECT_FALSE(place.exchange({}, {"shed", {scrap("shed/1")}, ""}));
+        EXPECT_EQ(test::readAll(place.path()), bad);
+    }
+}
+
+TEST(StashPlace, WaitsForWhoeverIsWritingAndSaysSoInTheEnd) {
+    const test::TempDir dir;
+    const StashPlace place(dir.path());
+    const FileLock other(place.path());
+    ASSERT_TRUE(other.isHeld());
+    const auto kept = place.exchange({}, {"shed", {scrap("shed/1")}, ""});
+    ASSERT_FALSE(kept);
+    EXPECT_EQ(kept.error().code, Code::cannotWrite);
+    EXPECT_FALSE(place.isThere());
 }
 
 TEST(TwoWindows, ComeToTheSameWhoeverWritesFirst) {

@@ -1,0 +1,135 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/session/stash_keeper.hpp"
+
+#include "app/session/aside.hpp"
+
+#include <QUuid>
+#include <algorithm>
+
+namespace up::app {
+
+using quilt::Stash;
+
+namespace {
+
+std::string unique() {
+    return QUuid::createUuid().toString(QUuid::WithoutBraces).toStdString();
+}
+
+} // namespace
+
+StashKeeper::StashKeeper(Session& session, const QString& folder, int delay, QObject* parent)
+    : QObject(parent), m_session(session), m_place(folder.toStdString()) {
+    m_timer.setSingleShot(true);
+    m_timer.setInterval(delay);
+    connect(&m_timer, &QTimer::timeout, this, &StashKeeper::exchange);
+    connect(&m_session, &Session::changed, this, &StashKeeper::follow);
+    connect(&m_session, &Session::opened, this, &StashKeeper::begin);
+    connect(&m_session, &Session::discarded, this, &StashKeeper::discard);
+    begin();
+}
+
+StashKeeper::~StashKeeper() {
+    flush();
+}
+
+void StashKeeper::flush() {
+    jobs::finish(Pool::copies);
+    if (!std::exchange(m_running, false) && !m_timer.isActive()) return;
+    m_timer.stop();
+    if (m_usable && !m_seen.id.empty()) (void)m_place.exchange(m_seen, m_mine);
+}
+
+/// Another quilt is open: it gets the cloth that is there.
+void StashKeeper::begin() {
+    flush();
+    ++m_quilts;
+    if (!m_usable) return;
+    if (m_place.isThere()) {
+        auto read = m_place.read();
+        if (!read) return complainOnce(read.error());
+        m_seen = std::move(*read);
+    }
+    if (!m_seen.id.empty()) bringIn(quilt::stashOf(m_session.quilt(), m_seen.id), m_seen);
+    m_mine = m_clean = quilt::stashOf(m_session.quilt(), m_seen.id);
+}
+
+void StashKeeper::complainOnce(const Error& error) {
+    m_usable = false;
+    if (!std::exchange(m_said, true)) m_session.complain(error);
+}
+
+std::string StashKeeper::newKey() {
+    if (m_seen.id.empty() && m_usable) {
+        Stash fresh;
+        fresh.id = unique();
+        auto written = m_place.exchange({}, fresh);
+        if (written)
+            m_seen = std::move(*written);
+        else
+            complainOnce(written.error());
+    }
+    return m_usable ? m_seen.id + "/" + unique() : "";
+}
+
+void StashKeeper::follow() {
+    if (!m_usable || m_seen.id.empty()) return;
+    m_mine = quilt::stashOf(m_session.quilt(), m_seen.id);
+    if (!m_session.isDirty()) m_clean = m_mine;
+    if (m_mine.cloths != m_seen.cloths && !m_timer.isActive() && !m_running) m_timer.start();
+}
+
+void StashKeeper::exchange() {
+    if (!m_usable || m_seen.id.empty() || m_running) return;
+    m_running = true;
+    aside(
+        this, [place = m_place, seen = m_seen, mine = m_mine] { return place.exchange(seen, mine); },
+        [this, mine = m_mine, quilts = m_quilts](const Result<Stash>& now) {
+            if (quilts != m_quilts) return;
+            m_running = false;
+            if (!now) return complainOnce(now.error());
+            m_seen = *now;
+            bringIn(mine, m_seen);
+            follow();
+        },
+        Pool::copies);
+}
+
+void StashKeeper::look() {
+    if (!m_usable) return;
+    if (m_seen.id.empty() && m_place.isThere()) return begin();
+    if (m_seen.id.empty()) return;
+    if (!m_place.isThere()) {
+        if (!std::exchange(m_said, true))
+            m_session.complain(
+                QObject::tr("The stash file %1 is not there any more. Put it back, or go on: what this quilt "
+                            "has seen of it is written anew with the next change.")
+                    .arg(QString::fromStdString(m_place.path())));
+        return;
+    }
+    exchange();
+}
+
+/// What others have done since becomes part of all steps that can be gone back to.
+void StashKeeper::bringIn(const Stash& mine, const Stash& all) {
+    if (mine.cloths == all.cloths) return;
+    m_session.rebase([&](const quilt::Quilt& quilt) {
+        return quilt::withStash(quilt, quilt::merged(mine, quilt::stashOf(quilt, all.id), all));
+    });
+}
+
+void StashKeeper::discard() {
+    flush();
+    if (!m_usable || m_seen.id.empty()) return;
+    if (auto now = m_place.read()) m_seen = std::move(*now);
+    Stash undone = m_clean;
+    for (const auto& cloth : m_mine.cloths) { // what was put in by hand stays in
+        const bool cut = std::any_of(undone.cloths.begin(), undone.cloths.end(), [&](const auto& c) {
+            return cloth.key == c.key || cloth.key.starts_with(c.key + "/");
+        });
+        if (!cut) undone.cloths.push_back(cloth);
+    }
+    if (auto now = m_place.exchange(m_mine, undone); !now) complainOnce(now.error());
+}
+
+} // namespace up::app
