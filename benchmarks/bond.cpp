@@ -62,5 +62,19 @@ BENCHMARK(onCloths)
     ->Unit(benchmark::kMillisecond)
     ->Iterations(1);
 
+/// One chunk on the cloths of its fabric: asked for each that lies nowhere after every change.
+void hasRoomOn(benchmark::State& state) {
+    auto task = taskOf(1, static_cast<std::size_t>(state.range(0)), 3);
+    if (state.range(1) == 0)
+        for (auto& cloth : task.cloths)
+            cloth.area = shape::rectangle({0, 0, 40, 30});
+    for (auto _ : state)
+        benchmark::DoNotOptimize(hasRoom(task));
+}
+BENCHMARK(hasRoomOn)
+    ->ArgNames({"cloths", "room"})
+    ->ArgsProduct({{1, 4, 14}, {0, 1}})
+    ->Unit(benchmark::kMillisecond);
+
 } // namespace
 } // namespace up::bond

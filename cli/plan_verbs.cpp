@@ -139,6 +139,7 @@ struct ArgJson {
         const auto* web = find(quilt.webs, id);
         return {{"web", web ? web->name : ""}};
     }
+    Json operator()(FabricId id) const { return {{"fabric", fabricName(quilt, id)}}; }
     Json operator()(quilt::Step step) const { return {{"step", keyOf(step)}}; }
     Json operator()(measure::Length length) const { return {{"length", length.mm()}}; }
     Json operator()(check::Fine fine) const { return {{"length", fine.length.mm()}}; }

@@ -44,6 +44,13 @@ constexpr std::array<Plural, valuesOf<Kind>> patterns{{
     N2_("Pieces {1} and {0} look like a pair but are the same way round. One should be mirrored.",
         "{9} times two pieces look like a pair but are the same way round, such as {1} and {0}. One of each "
         "should be mirrored."),
+    N2_("{2} × {3} of {1} are wanted for {0}; the largest piece in the stash is {4} × {5}.",
+        "For {9} chunks no cloth is large enough: {0} want {2} × {3} of {1}, the largest is {4} × {5}."),
+    N2_("On all the {1} that is large enough for {0} the print would run the wrong way.",
+        "For {9} chunks the print would run the wrong way on all cloth that is large enough, such as {0} on "
+        "{1}."),
+    N2_("Other chunks lie where {0} would have room on {1}.",
+        "For {9} chunks other ones lie where they would have room, such as {0} on {1}."),
     N2_("Piece {0} has marks to draw. Do it while the paper is still on.",
         "{9} pieces have marks to draw, such as {0}. Do it while the paper is still on."),
     N2_("Piece {0} reaches {1} into the seam allowance.",
@@ -144,6 +151,10 @@ struct Saying {
         const auto* web = find(quilt.webs, id);
         return web ? web->name : "";
     }
+    std::string operator()(FabricId id) const {
+        const auto* fabric = find(quilt.fabrics, id);
+        return fabric ? fabric->name : "";
+    }
     std::string operator()(quilt::Step step) const { return state(step); }
     std::string operator()(measure::Length length) const { return measure::say(length, quilt.units); }
     std::string operator()(check::Fine fine) const {
@@ -185,6 +196,8 @@ constexpr std::array<Plural, valuesOf<Fix>> fixes{{
     N2_("Let the unit go", "Let all {0} units go"),
     N2_("Leave it out", "Leave all {0} out"),
     N2_("Bring it up", "Bring all {0} up"),
+    N2_("Any way up", "Any way up for all {0}"),
+    N2_("Near in colour", "Near in colour for all {0}"),
     N2_("Leave it so", "Leave all {0} so"),
 }};
 

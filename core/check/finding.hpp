@@ -32,11 +32,14 @@ enum class Kind : std::uint8_t {
     offCutGone,     ///< what pieces are laid out on is not in the stash any more: {pieces}
     othersLaidOut,  ///< the layout has places for pieces that are not in the block: {block, how many}
     // doubtful
-    cameReversed,    ///< its letters read backwards, but it is taken as seen: {block}
-    reversedTwice,   ///< taken for one that came reversed, but its letters read as seen: {block}
-    readsBackwards,  ///< a letter reads backwards from the front: {piece}
-    oneHand,         ///< looks like one of a pair, but is the same way round as the other: {piece, other}
-    marksToDraw,     ///< cut, marks not drawn, paper still on: {piece}
+    cameReversed,   ///< its letters read backwards, but it is taken as seen: {block}
+    reversedTwice,  ///< taken for one that came reversed, but its letters read as seen: {block}
+    readsBackwards, ///< a letter reads backwards from the front: {piece}
+    oneHand,        ///< looks like one of a pair, but is the same way round as the other: {piece, other}
+    clothShort,  ///< no cloth is large enough: {pieces, fabric, two sides needed, two sides of the largest}
+    printAcross, ///< one is, but its print would run the wrong way: {pieces, fabric}
+    clothTaken,  ///< other chunks lie where there would be room: {pieces, fabric}
+    marksToDraw, ///< cut, marks not drawn, paper still on: {piece}
     outsideFinished, ///< reaches over the finished edge: {piece, how far}
     runsOffTooShort, ///< should run off the block but stops inside the seam allowance: {piece, how far short}
     dottedShows,     ///< a dotted edge that nothing covers: {piece, how much of it}
@@ -53,15 +56,13 @@ enum class Kind : std::uint8_t {
     noPieces       ///< {block}
 };
 constexpr auto keysOf(Kind) {
-    return std::to_array<std::string_view>({"interwoven",      "laidOutOfOrder", "larger",
-                                            "webUsedUp",       "offCutGone",     "othersLaidOut",
-                                            "cameReversed",    "reversedTwice",  "readsBackwards",
-                                            "oneHand",         "marksToDraw",    "outsideFinished",
-                                            "runsOffTooShort", "dottedShows",    "peeks",
-                                            "reachesTooShort", "thin",           "shinesThrough",
-                                            "inTheSeamLine",   "nearlyPeeks",    "unitBroken",
-                                            "hiddenWholly",    "marksLost",      "stiff",
-                                            "noPieces"});
+    return std::to_array<std::string_view>(
+        {"interwoven",      "laidOutOfOrder", "larger",        "webUsedUp",       "offCutGone",
+         "othersLaidOut",   "cameReversed",   "reversedTwice", "readsBackwards",  "oneHand",
+         "clothShort",      "printAcross",    "clothTaken",    "marksToDraw",     "outsideFinished",
+         "runsOffTooShort", "dottedShows",    "peeks",         "reachesTooShort", "thin",
+         "shinesThrough",   "inTheSeamLine",  "nearlyPeeks",   "unitBroken",      "hiddenWholly",
+         "marksLost",       "stiff",          "noPieces"});
 }
 [[nodiscard]] constexpr Severity severityOf(Kind kind) {
     return kind <= Kind::othersLaidOut ? Severity::blocked : Severity::doubtful;
@@ -85,12 +86,15 @@ enum class Fix : std::uint8_t {
     noUnit,     ///< the pieces are no unit any more
     leaveOut,   ///< the piece is taken out of the block
     bringUp,    ///< it goes over all that lies on it
+    anyWay,     ///< it no longer matters how the print runs over them
+    nearFabric, ///< another fabric of the stash, near in colour and as light
     leaveSo     ///< it was looked at and may be; every doubtful finding has it last
 };
 constexpr auto keysOf(Fix) {
-    return std::to_array<std::string_view>(
-        {"moveInside", "markRunsOff", "mirror", "otherSide", "trimLower", "widenUpper", "nudgeUpper", "tuck",
-         "untie", "line", "cutAway", "windows", "carryOn", "noUnit", "leaveOut", "bringUp", "leaveSo"});
+    return std::to_array<std::string_view>({"moveInside", "markRunsOff", "mirror", "otherSide", "trimLower",
+                                            "widenUpper", "nudgeUpper", "tuck", "untie", "line", "cutAway",
+                                            "windows", "carryOn", "noUnit", "leaveOut", "bringUp", "anyWay",
+                                            "nearFabric", "leaveSo"});
 }
 
 /// A length that is told apart from others by less than a sixteenth: said to 1/32 in.
@@ -113,8 +117,8 @@ struct Count {
 };
 
 /// What a sentence speaks of. Names and numbers are looked up when it is said.
-using Arg = std::variant<PieceId, std::vector<PieceId>, BlockId, WebId, quilt::Step, measure::Length, Fine,
-                         Area, Share, Count>;
+using Arg = std::variant<PieceId, std::vector<PieceId>, BlockId, WebId, FabricId, quilt::Step,
+                         measure::Length, Fine, Area, Share, Count>;
 
 struct Finding {
     Kind kind;

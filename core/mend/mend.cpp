@@ -73,6 +73,8 @@ Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
     case Fix::noUnit: return dissolved(quilt, block, piece);
     case Fix::leaveOut: return edit::removePiece(quilt, block, piece);
     case Fix::bringUp: return broughtUp(quilt, block, piece);
+    case Fix::anyWay:
+    case Fix::nearFabric: return onOtherCloth(quilt, block, piece, fix);
     case Fix::leaveSo: return edit::leaveSo(quilt, block, {plan::leftSo(finding)});
     }
     return quilt;

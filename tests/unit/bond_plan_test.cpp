@@ -1,11 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // From a quilt's layout and cloth to what is bonded onto what, and back into the stash.
-#include "core/edit/cloths.hpp"
-#include "core/edit/tracing.hpp"
-#include "core/plan/bond/bond_plan.hpp"
-#include "core/plan/trace/lay_out.hpp"
-#include "tests/support/geos.hpp"
-#include "tests/support/shapes.hpp"
+#include "tests/support/on_cloths.hpp"
 #include "words/bond_words.hpp"
 
 #include <gtest/gtest.h>
@@ -14,71 +9,9 @@ namespace up::plan {
 namespace {
 
 using measure::Angle;
-using quilt::Cloth;
-using quilt::Quilt;
 using shape::Region;
 using test::must;
-
-constexpr Colour red{0xaa, 0x33, 0x22}, blue{0x22, 0x44, 0xaa};
-
-/// A block of two red squares far apart and a blue one, laid out one by one and rough cut.
-class OnCloths : public ::testing::Test {
-protected:
-    void SetUp() override {
-        quilt = must(edit::addBlock(quilt::emptyQuilt("test"), "Lock", measure::Length::ofInches(9, 1),
-                                    measure::Length::ofInches(9, 1)));
-        block = quilt.blocks.back().id;
-        quilt = must(edit::addDrawing(quilt, block,
-                                      test::drawingOf({{"one", test::square(20, 20, 40), red},
-                                                       {"two", test::square(120, 20, 40), red},
-                                                       {"sky", test::square(120, 120, 60), blue}}),
-                                      {false, edit::Fit::own}, 0));
-        for (const auto& piece : of().pieces)
-            pieces.push_back(piece.id);
-        Job job;
-        auto layout = must(layOut(quilt, of(), {0, 4, 1, quilt::School::oneByOne}, job));
-        quilt = must(edit::setLayout(quilt, block, std::move(layout), 0));
-        for (const auto step : {quilt::Step::traced, quilt::Step::roughCut})
-            quilt = must(edit::record(quilt, block, pieces, step, 0));
-    }
-    const quilt::Block& of() const { return the(quilt.blocks, block); }
-    TracePlan trace() const { return planTrace(quilt, of()); }
-    FabricId fabric(std::size_t piece) const { return of().pieces[piece].fabric; }
-    ClothId add(const std::string& name, FabricId cloth, double width, double height) {
-        Cloth made{};
-        made.name = name, made.fabric = cloth, made.key = name;
-        made.outline = shape::rectangle({0, 0, width, height}).rings;
-        quilt = must(edit::putCloth(quilt, std::move(made)));
-        return quilt.cloths.back().id;
-    }
-    void lay() {
-        Job job;
-        quilt = must(edit::layOnCloth(quilt, block, layOnCloth(quilt, of(), trace(), {}, job)));
-    }
-    std::size_t chunkOf(std::size_t piece) const {
-        const auto chunks = trace().chunks;
-        for (std::size_t i = 0; i < chunks.size(); ++i)
-            if (chunks[i].pieces.front() == pieces[piece]) return i;
-        return chunks.size();
-    }
-    void bond(const std::vector<std::size_t>& which) {
-        std::vector<std::size_t> chunks;
-        std::vector<PieceId> done;
-        for (const auto piece : which)
-            chunks.push_back(chunkOf(piece)), done.push_back(pieces[piece]);
-        quilt = must(edit::bondOnCloth(quilt, block, done, leftWhenBonded(quilt, of(), trace(), chunks), 1));
-    }
-    double clothArea() const {
-        double area = 0;
-        for (const auto& cloth : quilt.cloths)
-            area += test::geosArea(Region{cloth.outline});
-        return area;
-    }
-
-    Quilt quilt;
-    BlockId block;
-    std::vector<PieceId> pieces;
-};
+using test::OnCloths;
 
 TEST_F(OnCloths, WithoutClothEachSaysWhatItNeeds) {
     const auto plan = planBonding(quilt, of(), trace());

@@ -36,7 +36,7 @@ TEST(Sentence, IsThereForEveryFinding) {
         finding.kind = kind;
         finding.block = quilt.blocks[0].id;
         const auto inch = measure::Length::ofInches(1, 1);
-        finding.args = {piece(0), piece(1), inch, inch};
+        finding.args = {piece(0), piece(1), inch, inch, inch, inch};
         expectSentence(sentence(quilt, finding));
         expectSentence(sentence(quilt, check::Row{{finding, finding}}));
         using check::Kind;

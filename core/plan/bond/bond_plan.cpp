@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/bond/bond_plan.hpp"
 
+#include "core/base/lab.hpp"
 #include "core/plan/bond/on_cloth.hpp"
 
 #include <algorithm>
@@ -62,7 +63,7 @@ struct Room {
 };
 
 bool hasRoom(const Quilt& quilt, const Block& block, const Chunk& chunk, const Room& room) {
-    bond::Task task;
+    bond::Task task{};
     task.margin = press::fabricBeyondWeb.mm();
     for (const auto& cloth : quilt.cloths) {
         if (!mayUse(cloth, chunk.fabric, block.id)) continue;
@@ -150,6 +151,30 @@ BondPlan planBonding(const Quilt& quilt, const Block& block, const TracePlan& tr
         if (!isBonded(block, trace.chunks[i]) && !whereOf(block, trace.chunks[i]))
             plan.missing.push_back(shortOf(quilt, block, plan, trace, i));
     return plan;
+}
+
+FabricId nearFabric(const Quilt& quilt, const Block& block, const Chunk& chunk) {
+    const auto* fabric = find(quilt.fabrics, chunk.fabric);
+    if (!fabric) return {};
+    const auto wanted = labOf(fabric->colour);
+    std::vector<std::pair<double, FabricId>> near;
+    for (const auto& other : quilt.fabrics) {
+        const auto lab = labOf(other.colour);
+        const double far = difference(wanted, lab);
+        if (other.id != fabric->id && far <= nearColour &&
+            std::abs(lab.lightness - wanted.lightness) <= nearLightness)
+            near.emplace_back(far, other.id);
+    }
+    std::sort(near.begin(), near.end());
+    for (const auto& [far, id] : near) {
+        auto other = chunk;
+        other.fabric = id;
+        const auto isOfIt = [&](const Cloth& cloth) { return mayUse(cloth, id, block.id); };
+        if (std::any_of(quilt.cloths.begin(), quilt.cloths.end(), isOfIt) &&
+            hasRoom(quilt, block, other, {nullptr, false}))
+            return id;
+    }
+    return {};
 }
 
 } // namespace up::plan

@@ -73,6 +73,16 @@ struct BondPlan {
                                                      const TracePlan& trace, const bond::Options& options,
                                                      Job& job);
 
+/// The same for what has no place yet; all that has one keeps it.
+[[nodiscard]] std::vector<quilt::OnCloth> layTheRest(const quilt::Quilt& quilt, const quilt::Block& block,
+                                                     const TracePlan& trace);
+
+/// So far a fabric may be from another to stand in for it: CIEDE2000, and steps of L*. Invented: about what a
+/// second dye lot of a colour is away.
+inline constexpr double nearColour = 15, nearLightness = 8;
+/// The fabric nearest in colour, and as light, of which some cloth has room for the chunk; none: there is none.
+[[nodiscard]] FabricId nearFabric(const quilt::Quilt& quilt, const quilt::Block& block, const Chunk& chunk);
+
 /// What is left of the cloths when these chunks (by index) have been cut from where they lie.
 [[nodiscard]] std::vector<quilt::ClothLeft> leftWhenBonded(const quilt::Quilt& quilt,
                                                            const quilt::Block& block, const TracePlan& trace,

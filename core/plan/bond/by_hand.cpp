@@ -61,17 +61,16 @@ std::optional<std::vector<OnCloth>> onAnotherCloth(const quilt::Quilt& quilt, co
         on.pinned = true;
     for (const auto id : order) {
         auto with = quilt; // nothing but that cloth, and of what waits only this chunk is free
-        std::erase_if(with.cloths, [&](const auto& cloth) {
-            return cloth.fabric == chunk->fabric && cloth.id != id;
-        });
+        std::erase_if(with.cloths,
+                      [&](const auto& cloth) { return cloth.fabric == chunk->fabric && cloth.id != id; });
         TracePlan some;
         for (const auto& one : trace.chunks)
             if (one.number == number || (whereOf(rest, one) && whereOf(rest, one)->cloth == id))
                 some.chunks.push_back(one);
         Job job;
         const auto laid = layOnCloth(with, rest, some, {0, 1}, job);
-        const auto at = std::find_if(laid.begin(), laid.end(),
-                                     [&](const OnCloth& on) { return on.chunk == number; });
+        const auto at =
+            std::find_if(laid.begin(), laid.end(), [&](const OnCloth& on) { return on.chunk == number; });
         if (at == laid.end()) continue;
         std::vector<OnCloth> out;
         for (const auto& on : block.onCloth)

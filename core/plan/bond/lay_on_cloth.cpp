@@ -77,6 +77,23 @@ std::vector<OnCloth> layOnCloth(const Quilt& quilt, const Block& block, const Tr
     return out;
 }
 
+std::vector<OnCloth> layTheRest(const Quilt& quilt, const Block& block, const TracePlan& trace) {
+    auto held = block;
+    for (auto& on : held.onCloth)
+        on.pinned = true;
+    for (const auto& use : planBonding(quilt, block, trace).cloths) // what lies badly is laid anew
+        for (const auto& laid : use.chunks)
+            for (auto& on : held.onCloth)
+                if (on.chunk == laid.where.chunk && laid.lies != Lies::well) on.pinned = false;
+    Job job;
+    auto out = layOnCloth(quilt, held, trace, {}, job);
+    for (auto& on : out)
+        on.pinned = std::any_of(block.onCloth.begin(), block.onCloth.end(), [&](const OnCloth& before) {
+            return before.chunk == on.chunk && before.pinned;
+        });
+    return out;
+}
+
 namespace {
 
 bool isIn(const Region& what, const Region& in) {

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The layout against web, off-cuts and pieces as they are now.
+#include "core/plan/bond/bond_plan.hpp"
 #include "core/plan/check/looking.hpp"
 
 #include <map>
@@ -36,12 +37,41 @@ void sheets(Looking& look, const quilt::Layout& layout) {
         look.addOfBlock(Kind::offCutGone, {pieces}).piece = pieces.front();
 }
 
+/// Nobody is told of fabrics that the stash has nothing of: not everybody keeps one.
+void cloth(Looking& look) {
+    if (look.quilt.cloths.empty()) return;
+    const auto trace = planTrace(look.quilt, look.block);
+    for (const auto& missing : planBonding(look.quilt, look.block, trace).missing) {
+        const auto& chunk = trace.chunks[missing.chunk];
+        std::vector<check::Arg> args{chunk.pieces, chunk.fabric};
+        std::vector<check::Fix> fixes;
+        Kind kind{};
+        switch (missing.why) {
+        case WhyShort::notLaid:
+        case WhyShort::notInStash: continue;
+        case WhyShort::tooSmall:
+            kind = Kind::clothShort;
+            args.insert(args.end(),
+                        {missing.width, missing.height, missing.largest->width, missing.largest->height});
+            break;
+        case WhyShort::printWrong:
+            kind = Kind::printAcross;
+            fixes.push_back(check::Fix::anyWay);
+            break;
+        case WhyShort::usedUp: kind = Kind::clothTaken; break;
+        }
+        if (nearFabric(look.quilt, look.block, chunk)) fixes.push_back(check::Fix::nearFabric);
+        look.addOfBlock(kind, std::move(args), std::move(fixes)).piece = chunk.pieces.front();
+    }
+}
+
 } // namespace
 
 void checkWeb(Looking& look) {
     if (!look.block.layout) return;
     places(look, *look.block.layout);
     sheets(look, *look.block.layout);
+    cloth(look);
 }
 
 } // namespace up::plan
