@@ -121,9 +121,10 @@ ViewParts bondParts(const Look& look) {
         parts.scene.panels.push_back(patchPanel(look, chunk, false));
         parts.rows.rows.push_back(chunkRow(look, chunk, words::shortWords(look.quilt, chunk, missing)));
     }
+    const bool allBonded = parts.scene.panels.empty(); // else there is no room for what is done
     for (const auto& chunk : trace.chunks) {
         if (!plan::isBonded(look.block, chunk)) continue;
-        parts.scene.panels.push_back(patchPanel(look, chunk, true));
+        if (allBonded) parts.scene.panels.push_back(patchPanel(look, chunk, true));
         parts.rows.rows.push_back(chunkRow(look, chunk, words::tr("bonded")));
         parts.rows.rows.back().done = true;
     }
