@@ -9,7 +9,10 @@ namespace {
 
 class PressWriter {
 public:
-    PressWriter(const quilt::Block& block, const plan::PressPlan& plan) : m_block(block), m_plan(plan) {}
+    PressWriter(const quilt::Block& block, const plan::PressPlan& plan, const quilt::Web* web)
+        : m_block(block), m_plan(plan) {
+        if (web && web->longest) m_limit = *web->longest;
+    }
 
     Json ironJson(const std::string& name) const {
         Json turns = Json::array();
@@ -41,7 +44,7 @@ public:
                            {"before", heat.before},
                            {"least", heat.least},
                            {"most", heat.most},
-                           {"limit", nullptr}});
+                           {"limit", m_limit}});
         return out;
     }
     Json tests() const {
@@ -56,6 +59,7 @@ public:
 private:
     const quilt::Block& m_block;
     const plan::PressPlan& m_plan;
+    Json m_limit; ///< null: the leaflet says nothing
 };
 
 } // namespace
@@ -70,10 +74,10 @@ Bytes press(const Words& words) {
     const auto& block = opened->chosen();
     const auto plan = plan::planPressing(opened->quilt, block, plan::planBlock(block), press::ironOf(*kind));
     if (!plan) return tl::unexpected(plan.error());
-    const PressWriter writer(block, *plan);
+    const PressWriter writer(block, *plan, find(opened->quilt.webs, block.web));
     Json out{{"format", "upstairs-pressing"}, {"version", 1},
              {"block", block.name},           {"iron", writer.ironJson(words.iron)},
-             {"overlap", plan->overlap.mm()}, {"noIron", Json::array()},
+             {"overlap", plan->overlap.mm()}, {"noIron", numbersOf(block, plan->noIron)},
              {"stages", writer.stages()},     {"heat", writer.heat()},
              {"test", writer.tests()}};
     return out.dump(1) + "\n";

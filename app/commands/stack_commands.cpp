@@ -4,6 +4,7 @@
 #include "app/commands/answered.hpp"
 #include "app/look/text.hpp"
 
+#include "core/edit/saying.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/mend/mend.hpp"
 #include "words/lay_words.hpp"
@@ -142,6 +143,17 @@ void StackCommands::makeUnit(const std::vector<PieceId>& pieces) {
             return words::said(N_("{0} are one unit: fuse them on a pressing sheet first."),
                                {words::piecesWords(quilt::the(after.blocks, block), pieces)});
         });
+}
+
+void StackCommands::toggleMelts() {
+    const auto* piece = chosen();
+    if (!piece) return;
+    const bool melts = !piece->melts;
+    if (m_session.apply(edit::set(m_session.quilt(), m_session.blockId(), m_session.chosen(),
+                                  &quilt::Piece::melts, melts),
+                        tr("melts")))
+        m_session.tell(melts ? tr("The iron keeps away from it now: fuse it last, by the maker's leaflet.")
+                             : tr("It may be pressed like the others."));
 }
 
 void StackCommands::toggleUnit() {

@@ -27,6 +27,8 @@ public:
     /// The chosen pieces become a unit; of one piece, the unit that the overlaps suggest for it; if it is in
     /// one, that is let go.
     void toggleUnit();
+    /// The chosen pieces are kept from the iron, or no longer.
+    void toggleMelts();
     /// Asks which of the units that the overlaps suggest is to be one.
     void offerUnits();
     /// Asks for the background's cloth, strips, creases and how much larger it is cut.

@@ -38,6 +38,11 @@ WebDialog::WebDialog(const quilt::Web& web, measure::System units, QWidget* pare
     form->addRow(tr("Sheets"), m_sheets);
     m_first = addPressing(*form, tr("First pressing"), "web.first", web.first);
     m_final = addPressing(*form, tr("Final pressing"), "web.final", web.final);
+    m_longest = named(new QDoubleSpinBox(this), "web.longest");
+    m_longest->setRange(0, 3600), m_longest->setDecimals(0), m_longest->setSuffix(" s");
+    m_longest->setSpecialValueText(tr("the leaflet does not say"));
+    m_longest->setValue(web.longest.value_or(0));
+    form->addRow(tr("Longest, all together"), m_longest);
     auto* leaflet = new QLabel(
         tr("Take these from the maker's leaflet: too long or too hot, and the glue melts away."), this);
     leaflet->setWordWrap(true);
@@ -49,7 +54,7 @@ WebDialog::WebDialog(const quilt::Web& web, measure::System units, QWidget* pare
     choose(*m_papers, web.papers);
     choose(*m_kind, web.packet() != nullptr);
     m_sheets->setValue(web.packet() ? web.packet()->sheets : 1);
-    watch({m_name, m_width, m_length, m_papers, m_kind, m_sheets});
+    watch({m_name, m_width, m_length, m_papers, m_kind, m_sheets, m_longest});
     addFoot(*column, tr("Keep it so"), "web.keep");
 }
 
@@ -98,6 +103,8 @@ Result<void> WebDialog::read() {
     m_web.papers = chosenIn<int>(*m_papers);
     m_web.first = pressingIn(m_first);
     m_web.final = pressingIn(m_final);
+    m_web.longest.reset();
+    if (m_longest->value() > 0) m_web.longest = m_longest->value();
     if (sheets)
         m_web.stock = quilt::Packet{m_sheets->value(), *length};
     else

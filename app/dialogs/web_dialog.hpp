@@ -40,6 +40,7 @@ private:
     QComboBox *m_papers, *m_kind;
     QSpinBox* m_sheets;
     PressingFields m_first{}, m_final{};
+    QDoubleSpinBox* m_longest = nullptr;
 };
 
 } // namespace up::app

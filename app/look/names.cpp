@@ -172,6 +172,8 @@ const std::map<QString, ControlWords>& table() {
          {N_("Line the piece"), N_("A light copy beneath it, so that nothing dark shines through")}},
         {"stack.units",
          {N_("Units found"), N_("Which pieces could be fused together first, by what lies on what")}},
+        {"stack.melts", {N_("Melts"), N_("Dots, metallic fibres: the iron keeps away from such a piece")}},
+        {"web.longest", {N_("Longest heat"), N_("Seconds, all pressings together, if the leaflet says so")}},
         {"stack.unit", {N_("Unit"), N_("Pieces fused together on a pressing sheet first")}},
         {"place.lock", {N_("Lock"), N_("The piece stays where it lies, or may move again")}},
         {"place.centre", {N_("Centre by its box"), N_("Equal gaps on either side, above and below")}},

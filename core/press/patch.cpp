@@ -60,9 +60,8 @@ template<class Side> Patch leastBox(const shape::Region& region, Side side) {
 } // namespace
 
 Patch patchFor(const shape::Region& chunk) {
-    return leastBox(chunk, [](double mm) {
-        return measure::roundedUp(Length::ofMm(mm) + fabricBeyondWeb * 2, 4);
-    });
+    return leastBox(chunk,
+                    [](double mm) { return measure::roundedUp(Length::ofMm(mm) + fabricBeyondWeb * 2, 4); });
 }
 
 Patch boxRound(const shape::Region& cloth) {

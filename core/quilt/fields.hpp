@@ -99,7 +99,8 @@ constexpr auto fieldsOf(Of<Web>) {
                       always("width", &T::width).within(1, 10'000),
                       amongThem(&T::stock),
                       always("first", &T::first),
-                      always("final", &T::final)};
+                      always("final", &T::final),
+                      unlessUsual("longest", &T::longest).within(1, 3600)};
 }
 
 constexpr auto fieldsOf(Of<OffCut>) {
@@ -164,7 +165,8 @@ constexpr auto fieldsOf(Of<Piece>) {
                       unlessUsual("shine", &T::shine),
                       unlessUsual("unit", &T::unit).within(0, 100'000).of(About::self),
                       unlessUsual("locked", &T::locked).of(About::self),
-                      unlessUsual("counted", &T::counted).of(About::making)};
+                      unlessUsual("counted", &T::counted).of(About::making),
+                      unlessUsual("melts", &T::melts)};
 }
 
 constexpr auto fieldsOf(Of<Traced>) {

@@ -94,6 +94,8 @@ struct Web {
     std::variant<Roll, Packet> stock;
     Pressing first, final;
     Extra extra;
+    /// So many seconds under the iron, all pressings together, if the leaflet says so.
+    std::optional<double> longest;
     bool operator==(const Web&) const;
     /// Null when it comes the other way.
     [[nodiscard]] const Roll* roll() const { return std::get_if<Roll>(&stock); }
@@ -155,6 +157,7 @@ struct Piece {
     int unit = 0;         ///< pieces of one unit are fused on a pressing sheet first; 0 = none
     bool locked = false;  ///< stays where it is
     bool counted = false; ///< it is there: it was counted before laying
+    bool melts = false;   ///< dots, metallic fibres: never under the iron
     bool operator==(const Piece&) const;
     [[nodiscard]] bool hasMarks() const { return !marks->empty(); }
 };

@@ -273,6 +273,30 @@ TEST(Press, SaysWhereTheIronGoesAndWhatHeatThatGives) {
     EXPECT_NE(wrong.err.find("toaster"), std::string::npos) << wrong.err;
 }
 
+TEST(Press, TheIronKeepsAwayFromWhatMelts) {
+    const TempDir dir;
+    auto quilt = Json::parse(test::readAll(sample()));
+    for (auto& block : quilt["blocks"])
+        if (block["name"] == "Bulrushes") {
+            block["pieces"][9]["melts"] = true; // the middle tip
+            for (auto& web : quilt["webs"])
+                if (web["id"] == block["web"]) web["longest"] = 30;
+        }
+    test::writeAll(dir.file("q.upstairs"), quilt.dump());
+    const auto plan =
+        say({"press", dir.file("q.upstairs"), "--block", "Bulrushes", "--iron", "small"}).json();
+    EXPECT_EQ(plan["noIron"], Json({10}));
+    ASSERT_FALSE(plan["stages"][0]["presses"].empty());
+    for (const auto& stage : plan["stages"])
+        for (const auto& press : stage["presses"])
+            for (const auto& piece : press["pieces"])
+                EXPECT_NE(piece, 10);
+    for (const auto& heat : plan["heat"]) {
+        EXPECT_NE(heat["piece"], 10) << "it gets none";
+        EXPECT_EQ(heat["limit"], 30);
+    }
+}
+
 TEST(Press, WhatIsFusedNeedsNoneAnyMore) {
     EXPECT_TRUE(say({"press", sample(), "--block", "Lock gate"}).json()["stages"].empty());
 }

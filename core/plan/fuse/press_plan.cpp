@@ -28,8 +28,9 @@ public:
           m_heatings(block.pieces.size()), m_before(block.pieces.size(), 0) {
         for (std::size_t i = 0; i < block.pieces.size(); ++i) {
             const auto step = block.pieces[i].work.step;
-            if (step >= Step::fused) m_onBlock.push_back(i);
-            if (step < Step::fused) m_open.push_back(i);
+            if (step >= Step::fused || block.pieces[i].melts) m_onBlock.push_back(i);
+            if (step < Step::fused && !block.pieces[i].melts) m_open.push_back(i);
+            if (block.pieces[i].melts) out.noIron.push_back(block.pieces[i].id);
             if (m_web && step >= Step::bonded) m_before[i] += m_web->first.seconds;
             if (m_web && step >= Step::fused) m_before[i] += m_web->final.seconds;
         }
@@ -84,6 +85,10 @@ private:
             for (const auto& corner : shape::cornersOf(m_plan.regions[i]))
                 if (corner.opening < sharp) job.tips.push_back(corner.at);
         }
+        std::vector<Region> melting;
+        for (std::size_t i = 0; i < m_block.pieces.size(); ++i)
+            if (m_block.pieces[i].melts) melting.push_back(m_plan.regions[i]);
+        job.spared = shape::unite(melting);
         job.area = shape::unite(regions);
         return press::coverWith(job).map(
             [&](const press::Cover& cover) { return m_known[pieces] = cover.presses; });
@@ -153,7 +158,7 @@ private:
 
 Result<PressPlan> planPressing(const quilt::Quilt& quilt, const Block& block, const BlockPlan& plan,
                                const press::Iron& iron, measure::Length overlap) {
-    PressPlan out{iron, overlap, {}, {}, {}};
+    PressPlan out{iron, overlap, {}, {}, {}, {}};
     return Planner(quilt, block, plan, out).run().map([&] { return out; });
 }
 

@@ -44,11 +44,12 @@ struct PressPlan {
     press::Iron iron;
     measure::Length overlap;
     std::vector<PressStage> stages; ///< in working order
+    std::vector<PieceId> noIron;    ///< what melts
     std::vector<PieceHeat> heat;    ///< of the pieces in them
     std::vector<EdgeTest> tests;    ///< what is most likely to lift first
 };
 
-/// For the pieces that are not fused yet: each unit by itself, then all on the block, then from the back. No
+/// For the pieces that are not fused yet and do not melt: each unit by itself, then all on the block, then from the back. No
 /// stages when all are. Errors: as press::coverOf; Code::nothingToDo when the block has no pieces.
 [[nodiscard]] Result<PressPlan> planPressing(const quilt::Quilt& quilt, const quilt::Block& block,
                                              const BlockPlan& plan, const press::Iron& iron,
