@@ -2,7 +2,6 @@
 #include "app/session/session.hpp"
 
 #include "core/plan/work/progress.hpp"
-#include "core/quilt/stash.hpp"
 #include "core/store/quilt_file.hpp"
 #include "words/sentences.hpp"
 
@@ -212,7 +211,7 @@ bool Session::open(const QString& file, store::FileLock lock) {
 
 bool Session::saveTo(const QString& file, std::optional<store::FileLock> lock) {
     const auto path = file.toStdString();
-    const auto bytes = store::writeQuilt(quilt::carried(quilt()));
+    const auto bytes = store::writeQuilt(m_luggage.leave ? m_luggage.leave(quilt()) : quilt());
     if (auto saved = store::writeFile(path, bytes); !saved) {
         complain(saved.error());
         return false;
@@ -230,6 +229,7 @@ bool Session::takeOver() {
     const auto path = m_place.path();
     const auto bytes = store::readFile(path);
     auto theirs = bytes.and_then([&](const std::string& text) { return store::readQuilt(text, path); });
+    if (theirs && m_luggage.arrive) theirs = m_luggage.arrive(std::move(*theirs));
     if (!apply(std::move(theirs), QObject::tr("take the changed file over"))) return false;
     m_place.wrote(*bytes);
     m_history.markClean();

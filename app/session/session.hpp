@@ -102,6 +102,11 @@ public:
     [[nodiscard]] bool isDirty() const { return !m_history.isClean(); }
     /// The user leaves the quilt and does not want to keep what was changed since it was saved.
     void discard() { emit discarded(); }
+    /// What a quilt leaves behind when it is saved, and what it finds when it is read again: cloth of the stash.
+    struct Luggage {
+        std::function<quilt::Quilt(quilt::Quilt)> leave, arrive;
+    };
+    void setLuggage(Luggage luggage) { m_luggage = std::move(luggage); }
     void startNew(quilt::Quilt quilt);
     /// `lock`: of that path; one that is not held opens it to be looked at only.
     bool open(const QString& path, store::FileLock lock);
@@ -145,6 +150,7 @@ private:
     Pointed m_pointed;
     std::optional<plan::Now> m_next; ///< asked for several times after each change
     std::optional<Section> m_section;
+    Luggage m_luggage;
     bool m_turnedOver = false, m_templates = false;
 };
 

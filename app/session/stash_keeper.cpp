@@ -23,6 +23,11 @@ StashKeeper::StashKeeper(Session& session, const QString& folder, int delay, QOb
     m_timer.setSingleShot(true);
     m_timer.setInterval(delay);
     connect(&m_timer, &QTimer::timeout, this, &StashKeeper::exchange);
+    m_session.setLuggage(
+        {[this](quilt::Quilt quilt) { return quilt::carried(std::move(quilt), m_seen.id); },
+         [this](quilt::Quilt quilt) { // nothing of the stash is missing because a file left it out
+             return m_seen.id.empty() ? quilt : quilt::withStash(std::move(quilt), m_mine);
+         }});
     connect(&m_session, &Session::changed, this, &StashKeeper::follow);
     connect(&m_session, &Session::opened, this, &StashKeeper::begin);
     connect(&m_session, &Session::discarded, this, &StashKeeper::discard);
@@ -31,6 +36,7 @@ StashKeeper::StashKeeper(Session& session, const QString& folder, int delay, QOb
 
 StashKeeper::~StashKeeper() {
     flush();
+    m_session.setLuggage({});
 }
 
 void StashKeeper::flush() {

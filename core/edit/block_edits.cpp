@@ -93,6 +93,8 @@ Edited removeBlock(const Quilt& quilt, BlockId id) {
     if (!find(quilt.blocks, id)) return failure(Code::noSuchBlock, {std::to_string(id.value)});
     Quilt out = quilt;
     erase_if(out.blocks, [&](const Block& b) { return b.id == id; });
+    for (auto& cloth : out.cloths)
+        if (cloth.heldFor == id) cloth.heldFor = {};
     return out;
 }
 

@@ -101,8 +101,9 @@ Quilt withStash(Quilt quilt, const Stash& stash) {
     return quilt;
 }
 
-Quilt carried(Quilt quilt) {
-    std::set<FabricId> fabrics;
+Quilt carried(Quilt quilt, const std::string& stash) {
+    if (stash.empty()) return quilt;
+    std::set<FabricId> fabrics, stay;
     std::set<ClothId> waited;
     for (const auto& block : std::as_const(quilt).blocks) {
         fabrics.insert(block.background);
@@ -115,9 +116,15 @@ Quilt carried(Quilt quilt) {
             waited.insert(on.cloth);
     }
     std::erase_if(quilt.cloths, [&](const Cloth& cloth) {
-        return !cloth.key.empty() && !fabrics.contains(cloth.fabric) && !waited.contains(cloth.id) &&
-               !cloth.heldFor;
+        if (!isOf(stash, cloth.key) || fabrics.contains(cloth.fabric) || waited.contains(cloth.id) ||
+            cloth.heldFor)
+            return false;
+        stay.insert(cloth.fabric);
+        return true;
     });
+    for (const auto& cloth : quilt.cloths)
+        stay.erase(cloth.fabric);
+    std::erase_if(quilt.fabrics, [&](const Fabric& fabric) { return stay.contains(fabric.id); });
     return quilt;
 }
 

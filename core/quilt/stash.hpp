@@ -39,9 +39,9 @@ struct Stash {
 /// Fabrics that it doesn't know come to it. Chunks that waited on cloth that is gone wait nowhere.
 [[nodiscard]] Quilt withStash(Quilt quilt, const Stash& stash);
 
-/// What a quilt carries when it leaves: of the stash's cloth only what is of its own fabrics, kept for its
-/// blocks or waited on.
-[[nodiscard]] Quilt carried(Quilt quilt);
+/// What a quilt carries when it leaves: of the cloth of that stash only what is of its own fabrics, kept for its
+/// blocks or waited on; fabrics that nothing else is of stay with the stash too.
+[[nodiscard]] Quilt carried(Quilt quilt, const std::string& stash);
 
 /// What both have done to the same stash. By key: who changed something is followed; where both did, cloth is
 /// what both left of it, and else `mine` is followed; what one threw away is gone unless the other changed

@@ -152,6 +152,26 @@ TEST(StashKeeper, ClothOfAnotherStashStaysWithItsQuilt) {
     EXPECT_EQ(elsewhere.kept(), 1U) << "the slate is not in this house";
 }
 
+TEST(StashKeeper, AFileThatIsTakenOverThrowsNothingAway) {
+    const TempDir dir;
+    Room one(dir);
+    one.add("slate");
+    EXPECT_SOON(one.kept() == 1);
+    const auto file = QString::fromStdString(dir.file("q.upstairs"));
+    ASSERT_TRUE(one.session.saveTo(
+        file, store::FileLock(file.toStdString()))); // without the slate: no piece is of moss
+    EXPECT_EQ(readAll(file.toStdString()).find("slate"), std::string::npos);
+    auto text = readAll(file.toStdString());
+    text.replace(text.find("\"test\""), 6, "\"changed\"");
+    writeAll(file.toStdString(), text);
+    ASSERT_TRUE(one.session.takeOver());
+    EXPECT_EQ(one.session.quilt().name, "changed");
+    EXPECT_EQ(one.names(), (Names{"slate"}));
+    QTest::qWait(40);
+    EXPECT_SOON(!app::jobs::anyAtWork());
+    EXPECT_EQ(one.kept(), 1U);
+}
+
 TEST(StashKeeper, WhatCannotBeReadIsSaidOnceAndLeftAsItIs) {
     for (const std::string bad :
          {R"({"format":"upstairs-stash","version":99,"cloths":[]})", R"({"format":"upstairs-st)"}) {

@@ -108,6 +108,8 @@ TEST_F(OnCloths, ClothThatAnotherBlockHoldsIsLeftAlone) {
     quilt = must(edit::holdCloth(other, cloth, other.blocks.back().id));
     lay();
     EXPECT_TRUE(of().onCloth.empty());
+    const auto without = must(edit::removeBlock(quilt, other.blocks.back().id));
+    EXPECT_FALSE(the(without.cloths, cloth).heldFor) << "nobody holds it any more";
     quilt = must(edit::holdCloth(quilt, cloth, block));
     lay();
     EXPECT_EQ(of().onCloth.size(), 2U);

@@ -151,16 +151,21 @@ TEST(TwoWindows, WhoCutIntoTheSameClothLeaveWhatBothLeft) {
 }
 
 TEST(CarriedByAQuilt, IsWhatItUses) {
-    auto quilt = quilt::withStash(quilt::emptyQuilt("Towpath"), {"", {scrap("a"), scrap("b")}, ""});
-    auto rose = scrap("c");
-    rose.fabric = "rose";
-    quilt = quilt::withStash(quilt, {"", {scrap("a"), scrap("b"), rose}, ""});
+    auto rose = scrap("shed/c"), foreign = scrap("attic/d");
+    rose.fabric = "rose", foreign.fabric = "straw";
+    auto quilt = quilt::withStash(quilt::emptyQuilt("Towpath"),
+                                  {"", {scrap("shed/a"), scrap("shed/b"), rose, foreign}, ""});
     quilt::Block block{};
     block.id = BlockId{quilt.nextId++}, block.background = quilt.cloths[0].fabric;
     quilt.blocks.push_back(block);
-    EXPECT_EQ(keysIn(quilt::stashOf(quilt::carried(quilt))), (Keys{"a", "b"})) << "moss, but no rose";
+    const auto leaves = quilt::carried(quilt, "shed");
+    EXPECT_EQ(keysIn(quilt::stashOf(leaves)), (Keys{"shed/a", "shed/b", "attic/d"}))
+        << "moss, but no rose; straw is nowhere else";
+    EXPECT_EQ(leaves.fabrics.size(), 2U) << "the rose stays with the stash";
     quilt.cloths[2].heldFor = block.id;
-    EXPECT_EQ(keysIn(quilt::stashOf(quilt::carried(quilt))), (Keys{"a", "b", "c"}));
+    EXPECT_EQ(keysIn(quilt::stashOf(quilt::carried(quilt, "shed"))),
+              (Keys{"shed/a", "shed/b", "shed/c", "attic/d"}));
+    EXPECT_EQ(quilt::carried(quilt, ""), quilt) << "without a stash everything is the quilt's own";
 }
 
 TEST(StashOfAQuilt, TellsItsOwnClothFromThatOfOtherStashes) {
