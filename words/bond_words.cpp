@@ -37,7 +37,9 @@ std::string shortWords(const quilt::Quilt& quilt, const plan::Chunk& chunk, cons
     const auto largest =
         missing.largest ? measure::saySize(missing.largest->width, missing.largest->height, quilt.units) : "";
     switch (missing.why) {
-    case plan::WhyShort::notInStash: return said(N_("{0} of {1}; there is none in the stash"), {needs, name});
+    case plan::WhyShort::notInStash:
+        if (quilt.cloths.empty()) return said(N_("a patch of at least {0}"), {needs});
+        return said(N_("{0} of {1}; there is none in the stash"), {needs, name});
     case plan::WhyShort::notLaid: return said(N_("{0} of {1}, not laid on cloth yet"), {needs, name});
     case plan::WhyShort::usedUp:
         return said(N_("{0} of {1}; other chunks take the room there is, the largest is {2}"),

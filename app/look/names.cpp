@@ -44,7 +44,7 @@ const std::map<QString, ControlWords>& table() {
          {N_("Pin"), N_("The chosen chunk stays where it is when the rest is laid out again (P)")}},
         {"bond.find", {N_("Find cloth"), N_("Lays every chunk on cloth of its fabric; pinned ones stay")}},
         {"bond.other",
-         {N_("Another cloth"), N_("The chosen piece's chunk goes onto the next cloth with room")}},
+         {N_("Another cloth"), N_("The chosen piece's chunk goes onto the next cloth with room (N)")}},
         {"bond.pin", {N_("Pin on the cloth"), N_("The chunk stays there when cloth is found again")}},
         {"stash.cloth", {N_("Cloth for the stash"), N_("Names a piece of cloth with its size and print")}},
         {"cloth.picture", {N_("The cloth, wrong side up"), N_("Drag to turn its print")}},

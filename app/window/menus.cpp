@@ -191,7 +191,7 @@ void Menus::buildWeb() {
     menu->addSeparator();
     add(menu, "bond.find", tr("&Find cloth"), QKeySequence("Ctrl+Shift+F"),
         [&] { m_room.cloths.layOnCloth(); });
-    add(menu, "bond.other", tr("An&other cloth for the chunk"), QKeySequence("C"),
+    add(menu, "bond.other", tr("An&other cloth for the chunk"), QKeySequence("N"),
         [&] { m_room.cloths.useAnother(); });
     add(menu, "bond.pin", tr("P&in on the cloth, or let go"), {}, [&] { m_room.cloths.togglePin(); });
     add(menu, "stash.cloth", tr("Put clot&h into the stash…"), QKeySequence("Ctrl+Shift+K"),

@@ -26,6 +26,9 @@ ToolRow::ToolRow(Workroom& room, QWidget* parent) : QWidget(parent), m_room(room
     buildBond(*row);
     buildLay(*row);
     buildStitch(*row);
+    for (auto* button :
+         findChildren<QPushButton*>()) // after a click Space is Now's again; Tab leads there still
+        button->setFocusPolicy(Qt::TabFocus);
     connect(&m_session, &Session::changed, this, &ToolRow::refresh);
     connect(&m_room.layout, &LayoutJob::runningChanged, this, &ToolRow::refresh);
     connect(&m_room.layout, &LayoutJob::waysChanged, this, &ToolRow::refresh);

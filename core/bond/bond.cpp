@@ -110,7 +110,7 @@ private:
             if (isUsed(state.shelves[c]))
                 keys.emplace_back(0, room - state.shelves[c]->shelf.taken, c);
             else if (std::find(closed.begin(), closed.end(), c) == closed.end())
-                keys.emplace_back(m_task.cloths[c].scrap ? 1 : 2,
+                keys.emplace_back(m_task.cloths[c].scrap || opening == Opening::any ? 1 : 2,
                                   opening == Opening::smallest  ? room
                                   : opening == Opening::largest ? -room
                                                                 : m_random.unit(),

@@ -64,6 +64,13 @@ TEST_F(Cloths, SpaceFindsThemBondsAndPutsWhatIsLeftIntoTheStash) {
     EXPECT_EQ(block().onCloth.size(), 7U);
 }
 
+TEST_F(Cloths, AfterAClickSpaceIsNowsAgain) {
+    findCloth();
+    ASSERT_EQ(session().next().step, quilt::Step::roughCut);
+    key(Qt::Key_Space);
+    EXPECT_EQ(block().pieces[0].work.step, quilt::Step::roughCut);
+}
+
 TEST_F(Cloths, TheWrongSideIsAskedForOncePerFabric) {
     auto alone = session().quilt(); // the other blocks have bonded most of these before
     std::vector<BlockId> others;
@@ -161,11 +168,11 @@ TEST_F(Cloths, AnotherClothIsTakenWithAKey) {
         return ClothId{};
     };
     EXPECT_EQ(on(), cloth("oak plank")->id);
-    key(Qt::Key_C);
+    key(Qt::Key_N);
     EXPECT_SOON(on() == cloth("oak, fat eighth")->id);
     EXPECT_EQ(laid(0).lies, plan::Lies::well);
     session().choosePiece(named("arm"));
-    key(Qt::Key_C);
+    key(Qt::Key_N);
     EXPECT_SOON(said().contains("No other cloth")) << "there is one piece of iron";
 }
 

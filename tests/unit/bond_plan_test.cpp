@@ -22,6 +22,10 @@ TEST_F(OnCloths, WithoutClothEachSaysWhatItNeeds) {
     EXPECT_NEAR(first.width.inches(), 2.5, 1e-9);
     EXPECT_NEAR(first.height.inches(), 2.5, 1e-9);
     EXPECT_EQ(words::shortWords(quilt, trace().chunks[chunkOf(0)], first),
+              "a patch of at least 2 1/2 × 2 1/2 in")
+        << "who keeps no stash is not told so";
+    add("sky", fabric(2), 100, 100);
+    EXPECT_EQ(words::shortWords(quilt, trace().chunks[chunkOf(0)], first),
               "2 1/2 × 2 1/2 in of " + the(quilt.fabrics, fabric(0)).name + "; there is none in the stash");
 }
 
