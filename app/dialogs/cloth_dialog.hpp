@@ -4,6 +4,7 @@
 
 #include "app/dialogs/form.hpp"
 #include "app/questions/stashing.hpp"
+#include "core/shape/region.hpp"
 
 class QCheckBox;
 class QComboBox;

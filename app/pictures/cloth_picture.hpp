@@ -4,6 +4,7 @@
 
 #include "app/pictures/fitted_picture.hpp"
 #include "core/quilt/quilt.hpp"
+#include "core/shape/region.hpp"
 
 #include <QColor>
 
