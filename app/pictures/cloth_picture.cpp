@@ -59,7 +59,7 @@ void ClothPicture::paint(QPainter& painter, const QTransform& map) {
     }
     painter.strokePath(path, QPen(look::q(look::slate), 1.5));
     const auto box = m_area.bounds();
-    painter.setPen(look::q(look::ink));
+    painter.setPen(Qt::white); // on the mat
     painter.drawText(QRectF(0, height() - 26, width(), 24), Qt::AlignCenter,
                      tr("wrong side up, %1")
                          .arg(q(measure::saySize(measure::Length::ofMm(box.width()),

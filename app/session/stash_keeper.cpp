@@ -62,7 +62,9 @@ void StashKeeper::begin() {
 
 void StashKeeper::complainOnce(const Error& error) {
     m_usable = false;
-    if (!std::exchange(m_said, true)) m_session.complain(error);
+    if (std::exchange(m_said, true)) return;
+    QTimer::singleShot(0, this,
+                       [this, error] { m_session.complain(error); }); // the window may be still to come
 }
 
 std::string StashKeeper::newKey() {

@@ -120,7 +120,8 @@ ViewParts stashParts(const quilt::Quilt& quilt) {
     parts.scene.badges = Badges::arrows;
     parts.scene.flowing = true;
     parts.scene.leastScale = 0.27;
-    parts.scene.empty = words::tr("The stash is empty.");
+    parts.scene.empty = words::tr(
+        "The stash is empty.\nPut in what cloth you have with “Cloth…”; scraps are offered when you bond.");
     for (auto& panel : clothPanels(quilt))
         parts.scene.panels.push_back(std::move(panel));
     for (auto& panel : offCutPanels(quilt))

@@ -222,8 +222,7 @@ void ToolRow::fillChoices() {
 void ToolRow::refresh() {
     fillChoices();
     const auto* block = m_session.block();
-    const QStringList makesOne{"block.new", "draw.import",
-                               "draw.shape"}; // they make a block when there is none
+    const QStringList makesOne{"block.new", "draw.import", "draw.shape", "stash.cloth"}; // they need no block
     const auto isWanted = [&](const auto& shown) {
         const auto& views = shown.second;
         return std::find(views.begin(), views.end(), m_session.view()) != views.end() &&

@@ -44,16 +44,26 @@ void fromJson(const Node& node, Bounds, std::vector<double>& out) {
     for (const auto& number : node.items())
         out.push_back(number.number(-1e9, 1e9));
 }
-void fromJson(const Node& node, Bounds, shape::Rings& out) {
-    for (const auto& ring : node.items()) {
-        out.emplace_back();
-        for (const auto& point : ring.items()) {
-            const auto at = point.items();
-            if (at.size() != 2) point.complain("two numbers");
-            out.back().push_back({at[0].number(-1e5, 1e5), at[1].number(-1e5, 1e5)});
-        }
-        if (out.back().size() < 3) ring.complain("at least three points");
+shape::Ring ringFrom(const Node& node) {
+    shape::Ring out;
+    for (const auto& point : node.items()) {
+        const auto at = point.items();
+        if (at.size() != 2) point.complain("two numbers");
+        out.push_back({at[0].number(-1e5, 1e5), at[1].number(-1e5, 1e5)});
     }
+    if (out.size() < 3) node.complain("at least three points");
+    return out;
+}
+shape::Rings ringsFrom(const Node& owner) {
+    shape::Rings rings{ringFrom(owner.at("outline"))};
+    if (owner.has("holes"))
+        for (const auto& hole : owner.at("holes").items())
+            rings.push_back(ringFrom(hole));
+    return rings;
+}
+void fromJson(const Node& node, Bounds, shape::Rings& out) {
+    for (const auto& ring : node.items())
+        out.push_back(ringFrom(ring));
     if (out.empty()) node.complain("at least one ring");
 }
 
@@ -141,14 +151,17 @@ Json toJson(Colour colour) {
     return hex(colour);
 }
 
+Json ringToJson(const shape::Ring& ring) {
+    Json out = Json::array();
+    for (const auto& p : ring)
+        out.push_back({p.x, p.y});
+    return out;
+}
+
 Json toJson(const shape::Rings& rings) {
     Json out = Json::array();
-    for (const auto& ring : rings) {
-        Json points = Json::array();
-        for (const auto& p : ring)
-            points.push_back({p.x, p.y});
-        out.push_back(std::move(points));
-    }
+    for (const auto& ring : rings)
+        out.push_back(ringToJson(ring));
     return out;
 }
 

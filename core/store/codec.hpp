@@ -30,6 +30,11 @@ void fromJson(const Node& node, Bounds bounds, measure::Angle& out);
 void fromJson(const Node& node, Bounds, std::vector<double>& out);
 void fromJson(const Node& node, Bounds, Colour& out);
 void fromJson(const Node& node, Bounds, shape::Rings& out);
+/// [[x, y]…], at least three.
+[[nodiscard]] shape::Ring ringFrom(const Node& node);
+[[nodiscard]] Json ringToJson(const shape::Ring& ring);
+/// The "outline" and, if there are any, the "holes" of that object.
+[[nodiscard]] shape::Rings ringsFrom(const Node& owner);
 void fromJson(const Node& node, Bounds, Shared<std::vector<shape::Contour>>& out);
 void fromJson(const Node& node, Bounds, quilt::Recipe& out);
 

@@ -2,39 +2,13 @@
 #include "core/store/exchange.hpp"
 
 #include "core/shape/contours_sorted.hpp"
-#include "core/store/json.hpp"
+#include "core/store/codec.hpp"
 
 #include <algorithm>
 #include <cmath>
 
 namespace up::store {
 namespace {
-
-Json ringToJson(const shape::Ring& ring) {
-    Json out = Json::array();
-    for (const auto p : ring)
-        out.push_back(Json::array({p.x, p.y}));
-    return out;
-}
-
-shape::Ring ringFrom(const Node& node) {
-    shape::Ring ring;
-    for (const auto& row : node.items()) {
-        const auto numbers = row.items();
-        if (numbers.size() != 2) row.complain("two numbers");
-        ring.push_back({numbers[0].number(-1e5, 1e5), numbers[1].number(-1e5, 1e5)});
-    }
-    if (ring.size() < 3) node.complain("at least three points");
-    return ring;
-}
-
-shape::Rings ringsFrom(const Node& node) {
-    shape::Rings rings{ringFrom(node.at("outline"))};
-    if (node.has("holes"))
-        for (const auto& hole : node.at("holes").items())
-            rings.push_back(ringFrom(hole));
-    return rings;
-}
 
 quilt::DrawnShape shapeFrom(const Node& node) {
     quilt::DrawnShape drawn;

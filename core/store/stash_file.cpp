@@ -10,24 +10,6 @@ namespace {
 using quilt::Stash;
 using quilt::StashCloth;
 
-Json points(const shape::Ring& ring) {
-    Json out = Json::array();
-    for (const auto& p : ring)
-        out.push_back({p.x, p.y});
-    return out;
-}
-
-shape::Ring ringFrom(const Node& node) {
-    shape::Ring out;
-    for (const auto& point : node.items()) {
-        const auto at = point.items();
-        if (at.size() != 2) point.complain("two numbers");
-        out.push_back({at[0].number(-1e5, 1e5), at[1].number(-1e5, 1e5)});
-    }
-    if (out.size() < 3) node.complain("at least three points");
-    return out;
-}
-
 Json write(const StashCloth& cloth) {
     Json out{{"key", cloth.key},
              {"cloth", cloth.name},
@@ -44,9 +26,9 @@ Json write(const StashCloth& cloth) {
              {"heldFor", cloth.heldFor}};
     for (std::size_t i = 0; i < cloth.outline.size(); ++i)
         if (i == 0)
-            out["outline"] = points(cloth.outline[i]);
+            out["outline"] = ringToJson(cloth.outline[i]);
         else
-            out["holes"].push_back(points(cloth.outline[i]));
+            out["holes"].push_back(ringToJson(cloth.outline[i]));
     if (cloth.extra.empty()) return out;
     const Json more = Json::parse(cloth.extra);
     for (const auto& [key, value] : more.items())
@@ -67,10 +49,7 @@ Result<StashCloth> readCloth(const Node& node) {
     readIf(node, "colour", out.colour);
     readIf(node, "print", out.print);
     readIf(node, "alike", out.alike);
-    shape::Rings rings{ringFrom(node.at("outline"))};
-    if (node.has("holes"))
-        for (const auto& hole : node.at("holes").items())
-            rings.push_back(ringFrom(hole));
+    const auto rings = ringsFrom(node);
     node.know("stripes");
     if (node.has("stripes") && !node.at("stripes").raw().is_null())
         fromJson(node.at("stripes"), {-360, 360}, out.stripes.emplace());

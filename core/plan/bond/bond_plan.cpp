@@ -71,14 +71,9 @@ bool hasRoom(const Quilt& quilt, const Block& block, const Chunk& chunk, const R
         if (room.filled)
             for (const auto& use : room.filled->cloths)
                 if (use.cloth == cloth.id) area = shape::unite(use.left);
-        task.cloths.push_back({std::move(area),
-                               cloth.stripes ? std::optional(cloth.stripes->degrees()) : std::nullopt,
-                               cloth.scrap});
+        task.cloths.push_back(forEngine(cloth, std::move(area)));
     }
-    const auto wants = room.anyWay ? std::nullopt : wantsOf(quilt, block, chunk);
-    const auto* fabric = find(quilt.fabrics, chunk.fabric);
-    task.chunks.push_back({outlineOf(chunk), wants ? std::optional(wants->degrees()) : std::nullopt,
-                           fabric && fabric->print == quilt::Print::oneWay});
+    task.chunks.push_back(forEngine(quilt, block, chunk, room.anyWay));
     return bond::hasRoom(task);
 }
 

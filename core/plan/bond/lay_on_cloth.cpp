@@ -14,10 +14,6 @@ using shape::Region;
 
 namespace {
 
-std::optional<double> degreesOf(const std::optional<measure::Angle>& angle) {
-    return angle ? std::optional(angle->degrees()) : std::nullopt;
-}
-
 /// Cloth and chunks of one fabric.
 struct Of {
     bond::Task task;
@@ -35,14 +31,12 @@ Of ofFabric(const Quilt& quilt, const Block& block, const TracePlan& trace, Fabr
         for (const auto& waiting : others)
             if (waiting.cloth == cloth.id) area = shape::subtract(area, waiting.outline);
         if (area.isEmpty()) continue;
-        out.task.cloths.push_back({std::move(area), degreesOf(cloth.stripes), cloth.scrap});
+        out.task.cloths.push_back(forEngine(cloth, std::move(area)));
         out.cloths.push_back(cloth.id);
     }
-    const auto* printed = find(quilt.fabrics, fabric);
     for (const auto& chunk : trace.chunks) {
         if (chunk.fabric != fabric || isBonded(block, chunk)) continue;
-        bond::Chunk made{outlineOf(chunk), degreesOf(wantsOf(quilt, block, chunk)),
-                         printed && printed->print == quilt::Print::oneWay};
+        auto made = forEngine(quilt, block, chunk);
         if (const auto* where = whereOf(block, chunk); where && where->pinned) {
             const auto at = std::find(out.cloths.begin(), out.cloths.end(), where->cloth);
             if (at != out.cloths.end())

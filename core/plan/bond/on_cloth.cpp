@@ -30,6 +30,24 @@ bool isBonded(const quilt::Block& block, const Chunk& chunk) {
                        [&](PieceId id) { return the(block.pieces, id).work.step >= quilt::Step::bonded; });
 }
 
+namespace {
+
+std::optional<double> degreesOf(const std::optional<measure::Angle>& angle) {
+    return angle ? std::optional(angle->degrees()) : std::nullopt;
+}
+
+} // namespace
+
+bond::Cloth forEngine(const quilt::Cloth& cloth, shape::Region area) {
+    return {std::move(area), degreesOf(cloth.stripes), cloth.scrap};
+}
+
+bond::Chunk forEngine(const quilt::Quilt& quilt, const quilt::Block& block, const Chunk& chunk, bool anyWay) {
+    const auto* fabric = find(quilt.fabrics, chunk.fabric);
+    return {outlineOf(chunk), anyWay ? std::nullopt : degreesOf(wantsOf(quilt, block, chunk)),
+            fabric && fabric->print == quilt::Print::oneWay};
+}
+
 std::vector<Waiting> waitingOfOthers(const quilt::Quilt& quilt, BlockId except) {
     std::vector<Waiting> out;
     for (const auto& block : quilt.blocks) {

@@ -14,6 +14,11 @@ namespace up::plan {
 /// Null when it lies on none.
 [[nodiscard]] const quilt::OnCloth* whereOf(const quilt::Block& block, const Chunk& chunk);
 
+/// As the engine takes them. `anyWay`: however its print runs.
+[[nodiscard]] bond::Cloth forEngine(const quilt::Cloth& cloth, shape::Region area);
+[[nodiscard]] bond::Chunk forEngine(const quilt::Quilt& quilt, const quilt::Block& block, const Chunk& chunk,
+                                    bool anyWay = false);
+
 /// A chunk of some block that waits on a cloth.
 struct Waiting {
     BlockId block;
