@@ -23,14 +23,14 @@ public:
     Json stages() const {
         Json out = Json::array();
         for (const auto& stage : m_plan.stages) {
-            Json made{{"what", stage.unit ? "unit" : "block"}};
+            Json made{{"what", keyOf(stage.kind)}};
             if (stage.unit) made["label"] = std::to_string(stage.unit);
             made["side"] = stage.fromBack ? "back" : "front";
             made["pieces"] = numbersOf(m_block, stage.pieces);
             made["seconds"] = stage.seconds;
             made["presses"] = Json::array();
             for (const auto& planned : stage.presses)
-                made["presses"].push_back({{"at", {planned.press.at.x, planned.press.at.y}},
+                if (planned.left > 0) made["presses"].push_back({{"at", {planned.press.at.x, planned.press.at.y}},
                                            {"turn", planned.press.turn.degrees()},
                                            {"pieces", numbersOf(m_block, planned.pieces)}});
             out.push_back(std::move(made));
@@ -72,7 +72,7 @@ Bytes press(const Words& words) {
         return failure(Code::badUse,
                        {"--iron is " + keysInWords<press::Soleplate>() + ", not “" + words.iron + "”"});
     const auto& block = opened->chosen();
-    const auto plan = plan::planPressing(opened->quilt, block, plan::planBlock(block), press::ironOf(*kind));
+    const auto plan = plan::planPressing(opened->quilt, block, plan::planBlock(block), {press::ironOf(*kind)});
     if (!plan) return tl::unexpected(plan.error());
     const PressWriter writer(block, *plan, find(opened->quilt.webs, block.web));
     Json out{{"format", "upstairs-pressing"}, {"version", 1},

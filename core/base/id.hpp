@@ -21,6 +21,7 @@ using WebId = Id<struct WebTag>;
 using ThreadId = Id<struct ThreadTag>;
 using ClothId = Id<struct ClothTag>;
 using OffCutId = Id<struct OffCutTag>;
+using IronId = Id<struct IronTag>;
 
 } // namespace up
 

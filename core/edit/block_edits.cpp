@@ -39,6 +39,7 @@ void beginAllAgain(Block& block) {
     for (auto& piece : block.pieces)
         beginAgain(piece);
     block.layout.reset();
+    block.pressed.clear();
     block.trimmed = false;
 }
 

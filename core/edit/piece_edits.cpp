@@ -27,6 +27,11 @@ namespace {
 void giveUpPlace(Block& block, PieceId id) {
     if (block.layout) std::erase_if(block.layout->traced, [&](const auto& t) { return t.piece == id; });
 }
+void forgetPressing(Block& block, PieceId id) {
+    for (auto& press : block.pressed)
+        std::erase(press.pieces, id);
+    std::erase_if(block.pressed, [](const quilt::Pressed& press) { return press.pieces.empty(); });
+}
 } // namespace
 
 void beginAgain(Piece& piece) {
@@ -37,6 +42,7 @@ void beginAgain(Piece& piece) {
 
 void beginAgain(Block& block, Piece& piece) {
     beginAgain(piece);
+    forgetPressing(block, piece.id);
     block.trimmed = false;
     giveUpPlace(block, piece.id);
     keepOnCloth(block, quilt::Step::toTrace);
@@ -71,6 +77,7 @@ Edited removePiece(const Quilt& quilt, BlockId blockId, PieceId id) {
         for (const auto& piece : std::vector<Piece>(block.pieces)) {
             if (piece.id != id && piece.liningOf != id) continue;
             giveUpPlace(block, piece.id);
+            forgetPressing(block, piece.id);
             if (block.layout)
                 std::erase_if(block.layout->unplaced, [&](const auto& u) { return u.piece == piece.id; });
             std::erase_if(block.over,

@@ -64,7 +64,7 @@ private:
     /// Between the places that are tried, mm.
     static double apart(const Ring& cover) {
         const auto own = boundsOf(cover);
-        return std::clamp(std::min(own.width(), own.height()) / 14, 3.0, 8.0);
+        return std::clamp(std::min(own.width(), own.height()) / 9, 3.0, 8.0);
     }
     static Region wantedOf(const CoverJob& job, double fine) {
         const double simpler = fine / 3; // with far fewer corners
@@ -189,6 +189,45 @@ Result<Cover> coverWith(const CoverJob& job, const CoverOptions& options) {
     auto cover = within(slack), sure = within(slack + hair);
     if (!cover || !sure) return failure(Code::badSoleplate);
     return Pressing(job, std::move(*cover), *sure, fine, options).run(std::abs(shape::signedArea(*whole)));
+}
+
+namespace {
+
+/// None of `places` but the one holds all of what it covers of the area.
+bool isNeeded(const Region& area, const std::vector<Region>& places, std::size_t one) {
+    auto rest = shape::intersect(area, places[one]);
+    for (std::size_t i = 0; i < places.size() && !rest.isEmpty(); ++i)
+        if (i != one) rest = shape::subtract(rest, places[i]);
+    return !rest.isEmpty();
+}
+
+} // namespace
+
+Result<std::optional<Cover>> stillCovering(const CoverJob& job, const Cover& before) {
+    const auto cover = coverOf(job.iron, job.overlap);
+    if (!cover) return tl::unexpected(cover.error());
+    if (!before.unreached.empty()) return std::nullopt;
+    const auto area = job.spared.isEmpty()
+                          ? job.area
+                          : shape::subtract(job.area, shape::offset(job.spared, job.overlap.mm()));
+    Cover out{{}, {}, before.leastByArea};
+    std::vector<Region> places;
+    for (const auto& press : before.presses) {
+        const auto whole = shape::regionOf(shape::Rings{setDown(job.iron.outline, press)});
+        if (!shape::intersect(whole, job.spared).isEmpty()) return std::nullopt;
+        places.push_back(shape::regionOf(shape::Rings{setDown(*cover, press)}));
+    }
+    if (!shape::subtract(area, shape::unite(places)).isEmpty()) return std::nullopt;
+    out.presses = before.presses;
+    for (std::size_t i = 0; i < places.size();) {
+        if (isNeeded(area, places, i)) {
+            ++i;
+            continue;
+        }
+        places.erase(places.begin() + static_cast<std::ptrdiff_t>(i));
+        out.presses.erase(out.presses.begin() + static_cast<std::ptrdiff_t>(i));
+    }
+    return out;
 }
 
 } // namespace up::press

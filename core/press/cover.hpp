@@ -4,6 +4,8 @@
 
 #include "core/press/iron.hpp"
 
+#include <optional>
+
 namespace up::press {
 
 struct CoverJob {
@@ -13,6 +15,7 @@ struct CoverJob {
     measure::Length overlap = usualOverlap;
     /// Tips that lie loose: no press should end on one if another place would do.
     std::vector<shape::Point> tips{};
+    bool operator==(const CoverJob&) const = default;
 };
 
 struct CoverOptions {
@@ -32,6 +35,10 @@ struct Cover {
 /// Method: places on a grid and flush with the area's box, in every turn; as few as cover some points of a fine lattice;
 /// where they leave others open, some of those are taken in, until none is; then one fewer. Deterministic.
 [[nodiscard]] Result<Cover> coverWith(const CoverJob& job, const CoverOptions& options = {});
+
+/// The same presses for another area, without those that it does not need; nothing when they leave some of it open, or
+/// touch what is spared. Errors: as coverOf.
+[[nodiscard]] Result<std::optional<Cover>> stillCovering(const CoverJob& job, const Cover& before);
 
 /// A press whose border comes so near to a loose tip ends on it.
 inline constexpr double nearTip = 6; // mm; common practice, no source

@@ -11,21 +11,46 @@ namespace up::press {
 Covering::Covering(std::size_t sets, std::uint64_t seed)
     : m_holds(sets), m_in(sets, 0), m_since(sets, 0), m_score(sets, 0), m_random(seed) {}
 
-void Covering::take(std::vector<std::size_t> heldBy) {
+namespace {
+
+template<class Work> void eachIn(const std::vector<Run>& runs, Work&& work) {
+    for (const auto& run : runs)
+        for (std::size_t set = run.first; set < run.end; ++set)
+            work(set);
+}
+std::size_t countIn(const std::vector<Run>& runs) {
+    std::size_t out = 0;
+    for (const auto& run : runs)
+        out += run.end - run.first;
+    return out;
+}
+
+} // namespace
+
+/// Neighbouring sets hold the same things, so most of what is looked at lies in rows.
+void Covering::addScore(std::size_t thing, int by) {
+    for (const Run run : m_heldBy[thing]) { // by value: nothing in the row changes its ends
+        int* const first = m_score.data() + run.first;
+        const auto count = static_cast<std::size_t>(run.end - run.first);
+        for (std::size_t i = 0; i < count; ++i)
+            first[i] += by;
+    }
+}
+
+void Covering::take(std::vector<Run> heldBy) {
     const auto thing = m_heldBy.size();
     m_heldBy.push_back(std::move(heldBy));
     m_weight.push_back(1);
     m_place.push_back(0);
     m_times.push_back(0);
     m_only.push_back(0);
-    for (const auto set : m_heldBy.back()) {
-        m_holds[set].push_back(thing);
+    eachIn(m_heldBy.back(), [&](std::size_t set) {
+        m_holds[set].push_back(static_cast<std::uint32_t>(thing));
         if (m_in[set] != 0) ++m_times.back(), m_only.back() += set;
-    }
+    });
     if (m_times.back() == 0) {
         leaveOpen(thing);
-        for (const auto set : m_heldBy.back())
-            ++m_score[set];
+        addScore(thing, 1);
     } else if (m_times.back() == 1) {
         --m_score[m_only[thing]];
     }
@@ -46,8 +71,7 @@ bool Covering::settle(int steps) {
         m_justIn = in;
         for (const auto thing : m_open) {
             ++m_weight[thing];
-            for (const auto set : m_heldBy[thing])
-                ++m_score[set];
+            addScore(thing, 1);
         }
     }
     return m_open.empty();
@@ -56,8 +80,11 @@ bool Covering::settle(int steps) {
 std::size_t Covering::least(int tries) const {
     std::vector<std::size_t> order(m_heldBy.size());
     std::iota(order.begin(), order.end(), 0);
+    std::vector<std::size_t> held;
+    for (const auto& by : m_heldBy)
+        held.push_back(countIn(by));
     std::stable_sort(order.begin(), order.end(),
-                     [&](std::size_t a, std::size_t b) { return m_heldBy[a].size() < m_heldBy[b].size(); });
+                     [&](std::size_t a, std::size_t b) { return held[a] < held[b]; });
     Random random(1);
     std::size_t most = 0;
     std::vector<int> taken(m_holds.size(), -1); // in which try
@@ -65,9 +92,13 @@ std::size_t Covering::least(int tries) const {
         std::size_t found = 0;
         for (const auto thing : order) {
             const auto& by = m_heldBy[thing];
-            if (std::any_of(by.begin(), by.end(), [&](std::size_t set) { return taken[set] == i; })) continue;
-            for (const auto set : by)
-                taken[set] = i;
+            const bool isHeld = std::any_of(by.begin(), by.end(), [&](const Run& run) {
+                return std::find(taken.begin() + run.first, taken.begin() + run.end, i) !=
+                       taken.begin() + run.end;
+            });
+            if (isHeld) continue;
+            for (const auto& run : by)
+                std::fill(taken.begin() + run.first, taken.begin() + run.end, i);
             ++found;
         }
         most = std::max(most, found);
@@ -92,8 +123,8 @@ void Covering::add(std::size_t set) {
         if (m_times[thing] == 1) {
             m_score[m_only[thing]] += m_weight[thing];
         } else if (m_times[thing] == 0) {
-            for (const auto other : m_heldBy[thing])
-                if (other != set) m_score[other] -= m_weight[thing];
+            addScore(thing, -m_weight[thing]);
+            m_score[set] += m_weight[thing];
             close(thing);
         }
         ++m_times[thing], m_only[thing] += set;
@@ -112,8 +143,8 @@ void Covering::remove(std::size_t set) {
         if (m_times[thing] == 1) {
             m_score[m_only[thing]] -= m_weight[thing];
         } else if (m_times[thing] == 0) {
-            for (const auto other : m_heldBy[thing])
-                if (other != set) m_score[other] += m_weight[thing];
+            addScore(thing, m_weight[thing]);
+            m_score[set] -= m_weight[thing];
             leaveOpen(thing);
         }
     }
@@ -130,10 +161,11 @@ std::size_t Covering::leastMissed() const {
     return out;
 }
 
-std::size_t Covering::mostWanted(const std::vector<std::size_t>& from) const {
-    std::size_t out = from.front();
-    for (const auto set : from)
+std::size_t Covering::mostWanted(const std::vector<Run>& from) const {
+    std::size_t out = from.front().first;
+    eachIn(from, [&](std::size_t set) {
         if (isBefore(set, out)) out = set;
+    });
     return out;
 }
 

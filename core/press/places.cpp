@@ -87,9 +87,15 @@ template<class Work> void Places::eachOver(Point point, Work&& work) const {
         }
 }
 
-std::vector<std::size_t> Places::over(Point point) const {
-    std::vector<std::size_t> out;
-    eachOver(point, [&](std::size_t place) { out.push_back(place); });
+std::vector<Run> Places::over(Point point) const {
+    std::vector<Run> out;
+    eachOver(point, [&](std::size_t place) {
+        const auto at = static_cast<std::uint32_t>(place);
+        if (!out.empty() && out.back().end == at)
+            ++out.back().end;
+        else
+            out.push_back({at, at + 1});
+    });
     return out;
 }
 

@@ -2,6 +2,7 @@
 // All places of a grid where an iron may be set down, and which points each covers.
 #pragma once
 
+#include "core/press/covering.hpp"
 #include "core/press/iron.hpp"
 
 #include <optional>
@@ -19,8 +20,8 @@ public:
     [[nodiscard]] Press press(std::size_t place) const;
     /// It touches nothing that is spared.
     [[nodiscard]] bool isFree(std::size_t place) const { return m_free[place] != 0; }
-    /// Those that cover the point.
-    [[nodiscard]] std::vector<std::size_t> over(shape::Point point) const;
+    /// Those that cover the point, in rows.
+    [[nodiscard]] std::vector<Run> over(shape::Point point) const;
     /// The one that covers most of the points; nothing when none of them can be covered.
     [[nodiscard]] std::optional<std::size_t> mostOver(const std::vector<shape::Point>& points) const;
     /// Those that cover all of them.

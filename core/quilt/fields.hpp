@@ -100,7 +100,9 @@ constexpr auto fieldsOf(Of<Web>) {
                       amongThem(&T::stock),
                       always("first", &T::first),
                       always("final", &T::final),
-                      unlessUsual("longest", &T::longest).within(1, 3600)};
+                      unlessUsual("longest", &T::longest).within(1, 3600),
+                      unlessUsual("fromBack", &T::fromBack),
+                      unlessUsual("maySew", &T::maySew)};
 }
 
 constexpr auto fieldsOf(Of<OffCut>) {
@@ -132,6 +134,21 @@ constexpr auto fieldsOf(Of<OnCloth>) {
                       always("y", &T::y),
                       always("turn", &T::turn).within(-360, 360),
                       unlessUsual("pinned", &T::pinned)};
+}
+
+constexpr auto fieldsOf(Of<Iron>) {
+    using T = Iron;
+    return std::tuple{ownId(&T::id), always("name", &T::name), always("outline", &T::outline)};
+}
+
+constexpr auto fieldsOf(Of<Pressed>) {
+    using T = Pressed;
+    return std::tuple{always("time", &T::time),
+                      always("under", &T::under),
+                      always("seconds", &T::seconds).within(0, 3600),
+                      unlessUsual("fromBack", &T::fromBack),
+                      unlessUsual("unit", &T::unit).within(0, 100'000),
+                      always("pieces", &T::pieces)};
 }
 
 constexpr auto fieldsOf(Of<Placement>) {
@@ -166,7 +183,8 @@ constexpr auto fieldsOf(Of<Piece>) {
                       unlessUsual("unit", &T::unit).within(0, 100'000).of(About::self),
                       unlessUsual("locked", &T::locked).of(About::self),
                       unlessUsual("counted", &T::counted).of(About::making),
-                      unlessUsual("melts", &T::melts)};
+                      unlessUsual("melts", &T::melts),
+                      unlessUsual("lifts", &T::lifts).of(About::making)};
 }
 
 constexpr auto fieldsOf(Of<Traced>) {
@@ -259,7 +277,9 @@ constexpr auto fieldsOf(Of<Block>) {
                       unlessUsual("over", &T::over),
                       unlessUsual("underlap", &T::underlap).within(0.1, 100),
                       unlessUsual("leftSo", &T::leftSo),
-                      unlessUsual("onCloth", &T::onCloth)};
+                      unlessUsual("onCloth", &T::onCloth),
+                      unlessUsual("fusing", &T::fusing),
+                      unlessUsual("pressed", &T::pressed)};
 }
 
 constexpr auto fieldsOf(Of<LogEntry>) {
@@ -281,6 +301,8 @@ constexpr auto fieldsOf(Of<Quilt>) {
                       unlessUsual("offCuts", &T::offCuts),
                       unlessUsual("leastOffCut", &T::leastOffCut).within(1, 1000),
                       unlessUsual("cloths", &T::cloths),
+                      unlessUsual("irons", &T::irons),
+                      unlessUsual("iron", &T::iron),
                       always("blocks", &T::blocks),
                       always("log", &T::log)};
 }

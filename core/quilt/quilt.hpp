@@ -10,6 +10,7 @@
 #include "core/measure/say.hpp"
 #include "core/quilt/cloth.hpp"
 #include "core/quilt/ground.hpp"
+#include "core/quilt/ironing.hpp"
 #include "core/quilt/reading.hpp"
 #include "core/quilt/recipe.hpp"
 #include "core/quilt/shared_list.hpp"
@@ -96,6 +97,8 @@ struct Web {
     Extra extra;
     /// So many seconds under the iron, all pressings together, if the leaflet says so.
     std::optional<double> longest;
+    bool fromBack = true; ///< the final pressing is done once more from the back
+    bool maySew = true;   ///< else it gums the needle up
     bool operator==(const Web&) const;
     /// Null when it comes the other way.
     [[nodiscard]] const Roll* roll() const { return std::get_if<Roll>(&stock); }
@@ -158,6 +161,7 @@ struct Piece {
     bool locked = false;  ///< stays where it is
     bool counted = false; ///< it is there: it was counted before laying
     bool melts = false;   ///< dots, metallic fibres: never under the iron
+    bool lifts = false;   ///< an edge of it did when it was tested: to be pressed again
     bool operator==(const Piece&) const;
     [[nodiscard]] bool hasMarks() const { return !marks->empty(); }
 };
@@ -270,6 +274,8 @@ struct Block {
     Length underlap = Length::ofInches(1, 4); ///< so far lower pieces reach beneath upper ones
     std::vector<LeftSo> leftSo{};
     std::vector<OnCloth> onCloth{}; ///< where chunks that are not bonded yet are to go
+    Fusing fusing = Fusing::atOnce;
+    std::vector<Pressed> pressed{}; ///< as it was done
     bool operator==(const Block&) const;
 };
 
@@ -327,6 +333,8 @@ struct Quilt {
     std::vector<Cloth> cloths;
     Length leastOffCut = Length::ofInches(3, 2); ///< a circle so wide fits into web or cloth worth keeping
     std::vector<Thread> threads;
+    std::vector<Iron> irons{};
+    IronId iron; ///< in use; none: the household iron that comes with the program
     Shared<std::vector<LogEntry>> log;
     std::uint32_t nextId = 1;
     Extra extra;

@@ -73,6 +73,17 @@ template<class Tag> [[nodiscard]] Json toJson(Id<Tag> id) {
     return id.value;
 }
 
+template<class Tag> void fromJson(const Node& node, Bounds, std::vector<Id<Tag>>& out) {
+    for (const auto& item : node.items())
+        fromJson(item, {1, 0}, out.emplace_back());
+}
+template<class Tag> [[nodiscard]] Json toJson(const std::vector<Id<Tag>>& ids) {
+    Json out = Json::array();
+    for (const auto id : ids)
+        out.push_back(id.value);
+    return out;
+}
+
 template<Named E> void fromJson(const Node& node, Bounds, E& out) {
     const auto value = fromKey<E>(node.text());
     if (!value) node.complain(keysInWords<E>());

@@ -34,6 +34,10 @@ void settle(Quilt& quilt) {
         if (!find(quilt.fabrics, cloth.fabric)) cloth.fabric = {};
         if (!find(quilt.blocks, cloth.heldFor)) cloth.heldFor = {};
     }
+    expectDifferentIds(quilt.irons, "irons", highest);
+    for (const auto& iron : quilt.irons)
+        if (iron.outline.size() != 1) throw Damaged{"irons", "an outline of one ring for " + iron.name};
+    if (!find(quilt.irons, quilt.iron)) quilt.iron = {};
     expectDifferentIds(quilt.blocks, "blocks", highest);
     for (auto& block : quilt.blocks) {
         expectDifferentIds(block.pieces, "pieces of block " + block.name, highest);
@@ -47,6 +51,9 @@ void settle(Quilt& quilt) {
         std::erase_if(block.over, [&](const Over& o) {
             return !find(block.pieces, o.upper) || !find(block.pieces, o.lower);
         });
+        for (auto& press : block.pressed)
+            std::erase_if(press.pieces, [&](PieceId id) { return !find(block.pieces, id); });
+        std::erase_if(block.pressed, [](const Pressed& press) { return press.pieces.empty(); });
         std::erase_if(block.onCloth, [&](const OnCloth& o) { return !find(quilt.cloths, o.cloth); });
         for (auto& strip : block.ground.strips) {
             if (strip.patches.empty())

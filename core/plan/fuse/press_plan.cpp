@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/fuse/press_plan.hpp"
 
-#include "core/press/heat.hpp"
+#include "core/plan/fuse/done_presses.hpp"
+#include "core/plan/fuse/edge_tests.hpp"
 #include "core/shape/widths.hpp"
 
 #include <algorithm>
 #include <map>
-#include <numbers>
 
 namespace up::plan {
 namespace {
@@ -14,152 +14,270 @@ namespace {
 using quilt::Block;
 using quilt::Piece;
 using quilt::Step;
-using shape::Point;
 using shape::Region;
 
-constexpr double sharp =
-    std::numbers::pi / 3;              // a corner that opens less is a tip: common practice, no source
-constexpr std::size_t layersThick = 3; // so many pieces beneath one are thick: common practice, no source
+using Positions = std::vector<std::size_t>;
+
+/// So far round the place where it lifted it is pressed again, mm. Source: common practice.
+constexpr double roundLifted = 12;
+
+Region discAt(shape::Point at) {
+    constexpr double dot = 0.1;
+    return shape::offset(shape::rectangle({at.x - dot, at.y - dot, at.x + dot, at.y + dot}),
+                         roundLifted - dot);
+}
 
 class Planner {
 public:
-    Planner(const quilt::Quilt& quilt, const Block& block, const BlockPlan& plan, PressPlan& out)
-        : m_block(block), m_plan(plan), m_web(find(quilt.webs, block.web)), m_out(out),
-          m_heatings(block.pieces.size()), m_before(block.pieces.size(), 0) {
+    Planner(const quilt::Quilt& quilt, const Block& block, const BlockPlan& plan, const PressOptions& options,
+            const PressPlan* before, PressPlan& out)
+        : m_block(block), m_plan(plan), m_web(find(quilt.webs, block.web)), m_before(before), m_out(out),
+          m_heat(block, plan, m_web) {
+        if (m_web) out.limit = m_web->longest;
+        std::vector<Region> melting;
         for (std::size_t i = 0; i < block.pieces.size(); ++i) {
-            const auto step = block.pieces[i].work.step;
-            if (step >= Step::fused || block.pieces[i].melts) m_onBlock.push_back(i);
-            if (step < Step::fused && !block.pieces[i].melts) m_open.push_back(i);
-            if (block.pieces[i].melts) out.noIron.push_back(block.pieces[i].id);
-            if (m_web && step >= Step::bonded) m_before[i] += m_web->first.seconds;
-            if (m_web && step >= Step::fused) m_before[i] += m_web->final.seconds;
+            sort(i, options.onlyLaid);
+            if (!block.pieces[i].melts) continue;
+            out.noIron.push_back(block.pieces[i].id);
+            melting.push_back(plan.regions[i]);
         }
+        m_spared = shape::unite(melting);
     }
 
     Result<void> run() {
         if (m_block.pieces.empty()) return failure(Code::nothingToDo, {m_block.name});
-        if (m_open.empty()) return {};
-        std::map<int, std::vector<std::size_t>> units;
-        for (const auto i : m_open)
-            if (const int unit = m_block.pieces[i].unit; unit != 0) units[unit].push_back(i);
-        for (const auto& [unit, pieces] : units)
-            if (auto made = add(pieces, unit, false); !made) return made;
-        m_onBlock.insert(m_onBlock.end(), m_open.begin(), m_open.end());
-        for (const bool back : {false, true})
-            if (auto made = add(m_open, 0, back); !made) return made;
+        addUnits();
+        if (m_block.fusing == quilt::Fusing::byLayers)
+            addLayers();
+        else
+            addOnBlock(m_open, -1);
+        if (!m_web || m_web->fromBack) add({StageKind::block, 0, -1, true, {}, 0, {}, {}}, m_toTurn);
+        addAgain();
+        if (m_trouble) return tl::unexpected(*m_trouble);
         tallyHeat();
-        findTests();
+        m_out.tests = edgeTests(m_block, m_plan, m_heat, m_toTest);
         return {};
     }
 
 private:
-    Result<void> add(const std::vector<std::size_t>& pieces, int unit, bool back) {
-        PressStage stage{unit, back, {}, m_web ? m_web->final.seconds : quilt::Pressing().seconds, {}};
-        for (const auto i : pieces)
-            stage.pieces.push_back(m_block.pieces[i].id);
-        auto presses = pressesOver(pieces);
-        if (!presses) return tl::unexpected(presses.error());
-        for (const auto& press : *presses) {
-            PlannedPress planned{press, {}};
-            const auto under = shape::regionOf(shape::Rings{setDown(m_out.iron.outline, press)});
-            const auto& heated = unit ? pieces : m_onBlock;
-            for (const auto i : heated)
-                if (!shape::intersect(under, m_plan.regions[i]).isEmpty()) {
-                    m_heatings[i].push_back({under, stage.seconds});
-                    if (std::find(pieces.begin(), pieces.end(), i) != pieces.end())
-                        planned.pieces.push_back(m_block.pieces[i].id);
-                }
-            stage.presses.push_back(std::move(planned));
-        }
-        m_out.stages.push_back(std::move(stage));
-        return {};
+    void sort(std::size_t i, bool onlyLaid) {
+        const auto& piece = m_block.pieces[i];
+        const auto step = piece.work.step;
+        if (step >= Step::fused || piece.melts) m_onBlock.push_back(i);
+        if (piece.melts || (onlyLaid && step < Step::laid)) return;
+        if (step < Step::fused) m_open.push_back(i);
+        if (step < Step::fused || (step == Step::fused && isRecorded(piece.id))) m_toTurn.push_back(i);
+        if (step == Step::fused && piece.lifts) m_lifting.push_back(i);
+        if (step <= Step::fused) m_toTest.push_back(i);
+    }
+    /// It was fused press by press: so is known whether from the back too.
+    [[nodiscard]] bool isRecorded(PieceId id) const {
+        return std::any_of(m_block.pressed.begin(), m_block.pressed.end(), [&](const quilt::Pressed& press) {
+            return press.unit == 0 && !press.fromBack &&
+                   std::find(press.pieces.begin(), press.pieces.end(), id) != press.pieces.end();
+        });
     }
 
-    /// The back is pressed where the front was.
-    Result<std::vector<press::Press>> pressesOver(const std::vector<std::size_t>& pieces) {
-        if (const auto known = m_known.find(pieces); known != m_known.end()) return known->second;
-        press::CoverJob job{{}, {}, m_out.iron, m_out.overlap, {}};
-        std::vector<Region> regions;
-        for (const auto i : pieces) {
-            regions.push_back(m_plan.regions[i]);
-            for (const auto& corner : shape::cornersOf(m_plan.regions[i]))
-                if (corner.opening < sharp) job.tips.push_back(corner.at);
+    void addUnits() {
+        std::map<int, Positions> units;
+        for (const auto i : m_open)
+            if (const int unit = m_block.pieces[i].unit; unit != 0) units[unit].push_back(i);
+        for (const auto& [unit, pieces] : units)
+            add({StageKind::unit, unit, -1, false, {}, 0, {}, {}}, pieces);
+    }
+    void addOnBlock(const Positions& pieces, int layer) {
+        m_onBlock.insert(m_onBlock.end(), pieces.begin(), pieces.end());
+        std::sort(m_onBlock.begin(), m_onBlock.end());
+        add({StageKind::block, 0, layer, false, {}, 0, {}, {}}, pieces);
+    }
+    void addLayers() {
+        std::map<int, Positions> layers;
+        for (const auto i : m_open)
+            layers[m_plan.stack.step[i]].push_back(i);
+        for (const auto& [layer, pieces] : layers)
+            addOnBlock(pieces, layer);
+    }
+    /// Each by itself: where it is tested, or all of it.
+    void addAgain() {
+        if (m_lifting.empty()) return;
+        std::vector<Region> areas;
+        const auto tests = edgeTests(m_block, m_plan, m_heat, m_lifting);
+        for (const auto i : m_lifting) {
+            const auto at = std::find_if(tests.begin(), tests.end(), [&](const EdgeTest& test) {
+                return test.piece == m_block.pieces[i].id;
+            });
+            areas.push_back(at == tests.end()
+                                ? m_plan.regions[i]
+                                : shape::intersect(m_plan.regions[i], discAt(at->at)));
         }
-        std::vector<Region> melting;
-        for (std::size_t i = 0; i < m_block.pieces.size(); ++i)
-            if (m_block.pieces[i].melts) melting.push_back(m_plan.regions[i]);
-        job.spared = shape::unite(melting);
-        job.area = shape::unite(regions);
-        return press::coverWith(job).map(
-            [&](const press::Cover& cover) { return m_known[pieces] = cover.presses; });
+        add({StageKind::again, 0, -1, false, {}, 0, {}, {}}, m_lifting, shape::unite(areas));
+    }
+
+    void add(PressStage stage, const Positions& pieces, const std::optional<Region>& only = {}) {
+        if (pieces.empty() || m_trouble) return;
+        for (const auto i : pieces)
+            stage.pieces.push_back(m_block.pieces[i].id);
+        stage.seconds = m_web ? m_web->final.seconds : quilt::Pressing().seconds;
+        const auto& heated = stage.kind == StageKind::unit ? pieces : m_onBlock;
+        const DonePresses done(m_block, stage, m_out.overlap);
+        const auto cover = coverOf(only ? *only : united(pieces), tipsOf(pieces));
+        auto presses = plannedFrom(cover.presses, pieces, heated, stage.seconds);
+        stage.unreached = cover.unreached;
+        if (done.areAmong(presses)) {
+            for (auto& press : presses)
+                press.left = std::max(0.0, stage.seconds - done.secondsOf(press.under));
+        } else { // something has moved, or another iron was taken: what is not covered yet
+            std::vector<Region> open;
+            for (const auto i : pieces)
+                open.push_back(done.openOf(m_block.pieces[i].id, m_plan.regions[i]));
+            const auto rest = coverOf(shape::unite(open), tipsOf(pieces));
+            stage.unreached = rest.unreached;
+            presses = done.asPlanned(stage.pieces);
+            for (auto& press : plannedFrom(rest.presses, pieces, heated, stage.seconds))
+                presses.push_back(std::move(press));
+        }
+        stage.presses = std::move(presses);
+        heat(stage);
+        m_out.stages.push_back(std::move(stage));
+    }
+
+    [[nodiscard]] Region united(const Positions& pieces) const {
+        std::vector<Region> regions;
+        for (const auto i : pieces)
+            regions.push_back(m_plan.regions[i]);
+        return shape::unite(regions);
+    }
+    [[nodiscard]] std::vector<shape::Point> tipsOf(const Positions& pieces) const {
+        std::vector<shape::Point> out;
+        for (const auto i : pieces)
+            for (const auto& corner : shape::cornersOf(m_plan.regions[i]))
+                if (corner.opening < sharpCorner) out.push_back(corner.at);
+        return out;
+    }
+
+    /// The back is pressed where the front was; and what has not changed since the plan before is taken from it.
+    press::Cover coverOf(Region area, std::vector<shape::Point> tips) {
+        if (area.isEmpty()) return {};
+        press::CoverJob job{std::move(area), m_spared, m_out.iron, m_out.overlap, std::move(tips)};
+        const auto isIt = [&](const KnownCover& known) { return known.job == job; };
+        auto& known = m_out.known;
+        if (const auto at = std::find_if(known.begin(), known.end(), isIt); at != known.end())
+            return at->cover;
+        if (m_before) {
+            const auto& then = m_before->known;
+            if (const auto at = std::find_if(then.begin(), then.end(), isIt); at != then.end())
+                return known.push_back(*at), known.back().cover;
+        }
+        auto found = sameAsBefore(job);
+        if (!found) {
+            auto fresh = press::coverWith(job);
+            if (!fresh) return m_trouble = fresh.error(), press::Cover{};
+            found = std::move(*fresh);
+        }
+        return known.push_back({std::move(job), std::move(*found)}), known.back().cover;
+    }
+    /// A little aside, the pieces lie under the same presses still: those that are shown stay where they are.
+    [[nodiscard]] std::optional<press::Cover> sameAsBefore(const press::CoverJob& job) const {
+        if (!m_before) return std::nullopt;
+        for (const auto& then : m_before->known) {
+            if (!(then.job.iron == job.iron) || then.job.overlap != job.overlap) continue;
+            const auto both = shape::intersect(then.job.area, job.area).area();
+            if (both < 0.8 * std::max(then.job.area.area(), job.area.area())) continue;
+            if (auto still = press::stillCovering(job, then.cover); still && *still) return *still;
+        }
+        return std::nullopt;
+    }
+
+    [[nodiscard]] std::vector<PlannedPress> plannedFrom(const std::vector<press::Press>& presses,
+                                                        const Positions& pieces, const Positions& heated,
+                                                        double seconds) const {
+        std::vector<PlannedPress> out;
+        for (const auto& press : presses) {
+            PlannedPress planned{press, setDown(m_out.iron.outline, press), {}, {}, seconds};
+            const auto under = shape::regionOf(shape::Rings{planned.under});
+            const auto box = under.bounds();
+            for (const auto i : heated) {
+                if (!m_plan.regions[i].bounds().meets(box) || shape::intersect(under, m_plan.regions[i]).isEmpty())
+                    continue;
+                const auto id = m_block.pieces[i].id;
+                planned.heated.push_back(id);
+                if (std::find(pieces.begin(), pieces.end(), i) != pieces.end()) planned.pieces.push_back(id);
+            }
+            out.push_back(std::move(planned));
+        }
+        return out;
+    }
+
+    void heat(const PressStage& stage) {
+        for (const auto& press : stage.presses)
+            if (press.left > 0)
+                m_heat.add(shape::regionOf(shape::Rings{press.under}), press.left, positions(press.heated));
+    }
+    [[nodiscard]] Positions positions(const std::vector<PieceId>& ids) const {
+        Positions out;
+        for (const auto id : ids)
+            out.push_back(static_cast<std::size_t>(quilt::numberOf(m_block, id)) - 1);
+        return out;
     }
 
     void tallyHeat() {
         for (const auto i : m_onBlock) {
-            if (m_heatings[i].empty()) continue;
-            const auto heat = press::heatOf(m_plan.regions[i], m_heatings[i]);
-            m_out.heat.push_back(
-                {m_block.pieces[i].id, m_before[i], m_before[i] + heat.least, m_before[i] + heat.most});
+            auto heat = m_heat.of(i);
+            const bool gets = heat.most > heat.before;
+            if (gets && m_out.limit && heat.most > *m_out.limit) warn(i, *m_out.limit);
+            if (gets) m_out.heat.push_back(std::move(heat));
         }
     }
-
-    [[nodiscard]] double heatAt(std::size_t i, Point at) const {
-        double out = 0;
-        for (const auto& heating : m_heatings[i])
-            if (heating.where.contains(at)) out += heating.seconds;
-        return out;
-    }
-
-    /// Of each piece its sharpest tip that shows; then by the heat there, the least first, and by what lies beneath.
-    void findTests() {
-        struct Place {
-            EdgeTest test;
-            double heat, opening;
-            std::size_t beneath;
-        };
-        std::vector<Place> places;
-        for (const auto i : m_open) {
-            const auto beneath = m_plan.beneath(i).size();
-            std::optional<shape::Corner> sharpest;
-            for (const auto& corner : shape::cornersOf(m_plan.visible[i]))
-                if (corner.opening < sharp && m_plan.regions[i].contains(corner.at + corner.inwards * 0.05) &&
-                    (!sharpest || corner.opening < sharpest->opening))
-                    sharpest = corner;
-            if (!sharpest && beneath < layersThick) continue;
-            const auto at = sharpest ? sharpest->at + sharpest->inwards * 0.05 : edgeOf(i);
-            places.push_back({{m_block.pieces[i].id, at, sharpest ? WhyTest::tip : WhyTest::thick},
-                              heatAt(i, at),
-                              sharpest ? sharpest->opening : std::numbers::pi,
-                              beneath});
-        }
-        std::stable_sort(places.begin(), places.end(), [](const Place& a, const Place& b) {
-            return std::tuple(a.heat, a.opening, b.beneath) < std::tuple(b.heat, b.opening, a.beneath);
-        });
-        for (auto& place : places)
-            m_out.tests.push_back(place.test);
-    }
-    [[nodiscard]] Point edgeOf(std::size_t i) const {
-        const auto& edges = m_plan.visibleEdges[i];
-        return edges.empty() ? m_plan.regions[i].rings.front().front()
-                             : shape::pointAlong(edges.front(), shape::lengthOf(edges.front()) / 2);
+    /// At each press from the one on that is too much for the piece.
+    void warn(std::size_t piece, double limit) {
+        const auto id = m_block.pieces[piece].id;
+        auto bearable = m_heat.bearable(piece, limit);
+        for (auto& stage : m_out.stages)
+            for (auto& press : stage.presses) {
+                if (press.left <= 0 ||
+                    std::find(press.heated.begin(), press.heated.end(), id) == press.heated.end())
+                    continue;
+                if (bearable == 0)
+                    press.tooMuch.push_back(id);
+                else
+                    --bearable;
+            }
     }
 
     const Block& m_block;
     const BlockPlan& m_plan;
     const quilt::Web* m_web;
+    const PressPlan* m_before;
     PressPlan& m_out;
-    std::vector<std::size_t> m_open, m_onBlock;
-    std::vector<std::vector<press::Heating>> m_heatings;
-    std::vector<double> m_before;
-    std::map<std::vector<std::size_t>, std::vector<press::Press>> m_known;
+    BlockHeat m_heat;
+    Region m_spared;
+    Positions m_open, m_onBlock, m_toTurn, m_lifting, m_toTest; ///< bottom first
+    std::optional<Error> m_trouble;
 };
 
 } // namespace
 
+bool PressStage::isDone() const {
+    return std::all_of(presses.begin(), presses.end(), [](const auto& press) { return press.left <= 0; });
+}
+
+std::optional<std::pair<std::size_t, std::size_t>> PressPlan::next() const {
+    for (std::size_t s = 0; s < stages.size(); ++s)
+        for (std::size_t p = 0; p < stages[s].presses.size(); ++p)
+            if (stages[s].presses[p].left > 0) return std::pair(s, p);
+    return std::nullopt;
+}
+
+press::Iron ironOf(const quilt::Quilt& quilt) {
+    auto out = press::ironOf(press::Soleplate::household);
+    if (const auto* own = find(quilt.irons, quilt.iron)) out.outline = own->outline.front();
+    return out;
+}
+
 Result<PressPlan> planPressing(const quilt::Quilt& quilt, const Block& block, const BlockPlan& plan,
-                               const press::Iron& iron, measure::Length overlap) {
-    PressPlan out{iron, overlap, {}, {}, {}, {}};
-    return Planner(quilt, block, plan, out).run().map([&] { return out; });
+                               const PressOptions& options, const PressPlan* before) {
+    PressPlan out{options.iron, options.overlap, {}, {}, {}, {}, {}, {}};
+    return Planner(quilt, block, plan, options, before, out).run().map([&] { return std::move(out); });
 }
 
 } // namespace up::plan
