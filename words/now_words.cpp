@@ -51,6 +51,8 @@ public:
                    "is to run."),
                 tr("Find cloth"), ""};
         case What::step: return step();
+        case What::findPresses: return {tr("Finding where the iron goes…"), "", tr("One moment"), ""};
+        case What::press: return press(*m_now.press);
         case What::trim:
             return {said(N_("Trim the block to {0}."), {cutSize()}),
                     said(N_("{0} finished, plus ¼ in seam allowance on every side."), {finished()}),
@@ -129,9 +131,23 @@ private:
         case Step::laid:
             return {said(N_("Peel the paper and lay {0}."), {pieces}), placeWords(), tr("Laid"), caution};
         case Step::fused:
+            if (allMelt())
+                return {said(N_("Fasten {0} without the iron."), {pieces}),
+                        tr("What melts is glued or sewn on, as its own leaflet says."), tr("Fastened"), ""};
             return {said(N_("Fuse {0}."), {pieces}),
                     said(N_("Press, lift, move; don't slide. {0}"), {leaflet(true)}), tr("Fused"), caution};
         case Step::tested:
+            if (m_now.test)
+                return {
+                    said(m_now.test->why == plan::WhyTest::tip
+                             ? N_("Test the tip of {0} with a fingernail, where the ring is.")
+                             : N_("Test the edge of {0} with a fingernail, where the ring is."),
+                         {pieces}),
+                    m_now.test->why == plan::WhyTest::tip
+                        ? tr("Thin tips lift first. Does it lift? Press E, and it is pressed again.")
+                        : tr("It lies on several layers, and heat comes slowly through them. Does it lift? "
+                             "Press E, and it is pressed again."),
+                    tr("It holds"), caution};
             return {said(N_("Test the edges of {0} with a fingernail."), {pieces}),
                     tr("Press again where an edge lifts."), tr("Edges hold"), caution};
         case Step::stitched:
@@ -143,19 +159,68 @@ private:
         return {};
     }
 
+    [[nodiscard]] bool allMelt() const {
+        return std::all_of(m_now.pieces.begin(), m_now.pieces.end(), [&](PieceId id) {
+            const auto* piece = find(m_block.pieces, id);
+            return piece && piece->melts;
+        });
+    }
+
+    /// One setting down of the iron.
+    [[nodiscard]] NowWords press(const plan::PressNow& press) const {
+        const auto seconds = plainNumber(press.seconds, 1);
+        std::string because = stageWords(press) + " ";
+        because += said(N_("Over {0}. Press, lift, move; don't slide. {1}"),
+                        {numbersWords(m_block, m_now.pieces), leaflet(true)});
+        std::string caution = cautionWords(m_now.caution);
+        if (!press.tooMuch.empty())
+            caution =
+                said(N_("Too much heat: {0} would get more than the leaflet's {1} s in all, and the glue "
+                        "melts away. {2}"),
+                     {piecesWords(m_block, press.tooMuch), plainNumber(limit(), 1), caution});
+        return {said(N_("Press {0} of {1}: set the iron down on the outline."),
+                     {std::to_string(press.number), std::to_string(press.of)}),
+                because, said(N_("Start: {0} s"), {seconds}), caution};
+    }
+    [[nodiscard]] double limit() const {
+        const auto* found = find(m_quilt.webs, m_block.web);
+        return found ? found->longest.value_or(0) : 0;
+    }
+    [[nodiscard]] std::string stageWords(const plan::PressNow& press) const {
+        switch (press.kind) {
+        case plan::StageKind::unit:
+            return said(N_("Unit {0}, by itself on the pressing sheet."), {std::to_string(press.unit)});
+        case plan::StageKind::again: return tr("Where an edge lifted, once more.");
+        case plan::StageKind::block: break;
+        }
+        if (press.fromBack) return tr("Turn the block over: from the back now.");
+        return press.layer >= 0 ? said(N_("Layer {0}, from below."), {std::to_string(press.layer + 1)})
+                                : tr("On the block, from the front.");
+    }
+
     /// The first chunk on a fabric is asked for once: its button says which side is up.
     [[nodiscard]] NowWords bonding(const std::string& pieces, const std::string& caution) const {
         const auto* cloth = find(m_quilt.fabrics, m_now.fabric);
         if (cloth && cloth->alike)
             return {said(N_("Bond {0} to {1}, either side up."), {pieces, fabric()}),
-                    patch() + leaflet(false), tr("Bonded"), caution};
+                    patch() + peelFirst() + leaflet(false), tr("Bonded"), caution};
         const NowWords out{said(N_("Bond {0} to the wrong side of {1}."), {pieces, fabric()}),
-                           patch() + leaflet(false), tr("Bonded"), caution};
+                           patch() + peelFirst() + leaflet(false), tr("Bonded"), caution};
         if (!cloth || hasBeenBonded()) return out;
         return {out.doThis,
                 std::string(tr("Look: the pale side of the cloth faces you, and so does the paper.")) + " " +
                     out.because,
                 tr("Wrong side is up: bonded"), caution};
+    }
+    /// Web between two papers.
+    [[nodiscard]] std::string peelFirst() const {
+        const auto* found = find(m_quilt.webs, m_block.web);
+        return found && found->papers == 2
+                   ? std::string(
+                         tr("Peel off the paper without the numbers first; the other stays on until the "
+                            "piece is laid.")) +
+                         " "
+                   : "";
     }
     [[nodiscard]] bool hasBeenBonded() const {
         for (const auto& block : m_quilt.blocks)

@@ -266,4 +266,8 @@ std::string sideWords(bool front) {
     return front ? tr("Front, as seen") : tr("Paper side, reversed");
 }
 
+std::string backWords() {
+    return tr("Back of the block, reversed");
+}
+
 } // namespace up::words

@@ -24,5 +24,7 @@ namespace up::words {
 
 /// The paper side or the front, for badges and printed sheets.
 [[nodiscard]] std::string sideWords(bool front);
+/// The same of a block that is turned over once its papers are off.
+[[nodiscard]] std::string backWords();
 
 } // namespace up::words

@@ -141,7 +141,7 @@ void Mat::paintPanel(QPainter& painter, const Panel& panel, const Cell& cell) co
     if (panel.side != Side::plain || panel.chosen) {
         QPen pen(panel.chosen ? look::q(look::brassBright) : QColor(255, 255, 255, 190),
                  panel.chosen ? 4 : 1.5);
-        if (panel.side == Side::paper) pen.setDashPattern({9 / pen.widthF(), 6 / pen.widthF()});
+        if (isReversed(panel.side)) pen.setDashPattern({9 / pen.widthF(), 6 / pen.widthF()});
         painter.setPen(pen);
         painter.setBrush(Qt::NoBrush);
         painter.drawRect(cell.drawing.adjusted(-3, -3, 3, 3));
@@ -185,7 +185,8 @@ void Mat::paintWords(QPainter& painter, const Panel& panel, const Cell& cell) co
 void Mat::paintBadge(QPainter& painter, Side side, QPointF topLeft) const {
     if (side == Side::plain) return;
     const bool front = side == Side::front;
-    const QString text = QString(front ? "▶  " : "◀  ") + q(words::sideWords(front));
+    const QString text =
+        QString(front ? "▶  " : "◀  ") + q(side == Side::back ? words::backWords() : words::sideWords(front));
     painter.setFont(sized(painter, 15, true));
     const QRectF box(topLeft, QSizeF(painter.fontMetrics().horizontalAdvance(text) + 24, 28));
     QPen frame(front ? look::q(look::ink) : look::q(look::pencil), 2);

@@ -6,7 +6,7 @@ namespace up::app {
 Panel turnedOver(Panel panel) {
     if (panel.side == Side::plain) return panel;
     const auto mirror = shape::Transform::mirrorAcross((panel.box.left + panel.box.right) / 2);
-    panel.side = panel.side == Side::front ? Side::paper : Side::front;
+    panel.side = isReversed(panel.side) ? Side::front : Side::paper;
     const auto other = [](sheet::Align align) {
         return align == sheet::Align::left    ? sheet::Align::right
                : align == sheet::Align::right ? sheet::Align::left

@@ -13,6 +13,7 @@ namespace up::app {
 enum class Side : std::uint8_t {
     front, ///< as seen: solid frame, flags point right
     paper, ///< reversed: dashed frame, flags point left
+    back,  ///< of the block, when the paper is off: reversed as well
     plain  ///< no side: swatches, lists
 };
 
@@ -45,6 +46,11 @@ struct Scene {
     bool framing = false;   ///< a frame may be drawn round several of them
     std::string empty{};    ///< what to do first, when there is no panel
 };
+
+/// Left and right are the other way round there.
+[[nodiscard]] constexpr bool isReversed(Side side) {
+    return side == Side::paper || side == Side::back;
+}
 
 /// The panel from its other side: mirrored left for right, the side named anew.
 [[nodiscard]] Panel turnedOver(Panel panel);

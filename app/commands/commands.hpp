@@ -4,6 +4,7 @@
 
 #include "app/commands/cloth_commands.hpp"
 #include "app/commands/import_commands.hpp"
+#include "app/commands/press_commands.hpp"
 #include "app/commands/trace_commands.hpp"
 #include "app/dialogs/asker.hpp"
 #include "app/session/layout_job.hpp"
@@ -15,7 +16,8 @@ class Commands : public QObject {
     Q_OBJECT
 public:
     Commands(Session& session, LayoutJob& layout, Asker& asker, ImportCommands& imports,
-             TraceCommands& tracing, ClothCommands& cloths, QObject* parent = nullptr);
+             TraceCommands& tracing, ClothCommands& cloths, PressCommands& presses,
+             QObject* parent = nullptr);
 
     /// Now's big button.
     void doNow();
@@ -58,6 +60,7 @@ private:
     ImportCommands& m_imports;
     TraceCommands& m_tracing;
     ClothCommands& m_cloths;
+    PressCommands& m_presses;
 };
 
 } // namespace up::app

@@ -6,6 +6,7 @@
 #include "app/commands/commands.hpp"
 #include "app/commands/files.hpp"
 #include "app/commands/place_commands.hpp"
+#include "app/commands/press_commands.hpp"
 #include "app/commands/shape_commands.hpp"
 #include "app/commands/sheet_commands.hpp"
 #include "app/commands/stack_commands.hpp"
@@ -15,6 +16,7 @@
 #include "app/session/layout_job.hpp"
 #include "app/session/mending.hpp"
 #include "app/session/placement_job.hpp"
+#include "app/session/press_job.hpp"
 #include "app/session/stash_keeper.hpp"
 
 namespace up::app {
@@ -43,12 +45,14 @@ public:
     Checker checker;
     LayoutJob layout;
     PlacementJob placements;
+    PressJob pressing;
     SampleScanner scanner;
     ImportCommands imports;
     TraceCommands tracing;
     Mending mending;
     StashKeeper stash;
     ClothCommands cloths;
+    PressCommands presses;
     Commands commands;
     SheetCommands sheets;
     ShapeCommands shapes;

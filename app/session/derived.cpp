@@ -13,6 +13,8 @@ void Derived::reset(const quilt::Quilt* quilt, const quilt::Block* block) {
     fresh.m_plans = std::move(m_plans);
     fresh.m_placements = std::move(m_placements);
     fresh.m_judgedPieces = std::move(m_judgedPieces);
+    fresh.m_pressing = std::move(m_pressing);
+    fresh.m_pressedPieces = std::move(m_pressedPieces);
     *this = std::move(fresh);
     m_quilt = quilt;
     m_block = block;
@@ -50,6 +52,11 @@ const plan::BlockPlan& Derived::block() {
                                                             : plan::BlockPlan{}));
     m_blockIsPlanned = true;
     return *m_plans.front();
+}
+
+std::shared_ptr<const plan::BlockPlan> Derived::sharedBlock() {
+    static_cast<void>(block());
+    return m_plans.front();
 }
 
 const plan::GroundPlan& Derived::ground() {
@@ -117,12 +124,28 @@ const plan::StitchPlan& Derived::stitch() {
     return *m_stitch;
 }
 
+namespace {
+bool areOf(const quilt::Block* block, const std::vector<PieceId>& pieces) {
+    return block && std::equal(block->pieces.begin(), block->pieces.end(), pieces.begin(), pieces.end(),
+                               [](const auto& piece, PieceId id) { return piece.id == id; });
+}
+} // namespace
+
+std::shared_ptr<const plan::PressPlan> Derived::pressing() const {
+    return areOf(m_block, m_pressedPieces) ? m_pressing : nullptr;
+}
+
+void Derived::setPressing(std::shared_ptr<const plan::PressPlan> pressing) {
+    m_pressing = std::move(pressing);
+    m_knowsPressing = true;
+    m_pressedPieces.clear();
+    if (!m_block) return;
+    for (const auto& piece : m_block->pieces)
+        m_pressedPieces.push_back(piece.id);
+}
+
 std::shared_ptr<const plan::Judgement> Derived::judgement() const {
-    if (!m_block || !m_judged) return nullptr;
-    const auto& pieces = m_block->pieces;
-    const bool same = std::equal(pieces.begin(), pieces.end(), m_judgedPieces.begin(), m_judgedPieces.end(),
-                                 [](const auto& piece, PieceId id) { return piece.id == id; });
-    return same ? m_judged : nullptr;
+    return areOf(m_block, m_judgedPieces) ? m_judged : nullptr;
 }
 
 void Derived::setJudgement(std::shared_ptr<const plan::Judgement> judged, std::vector<PieceId> pieces) {

@@ -59,6 +59,13 @@ public:
     /// What lies on which cloth.
     [[nodiscard]] const plan::BondPlan& bonding();
     [[nodiscard]] const plan::StitchPlan& stitch();
+    /// Where the iron goes, as was last found out (aside, by `PressJob`): it may be of the state before the last
+    /// change. Null while nothing is known, or when pieces have come or gone since.
+    [[nodiscard]] std::shared_ptr<const plan::PressPlan> pressing() const;
+    [[nodiscard]] bool knowsPressing() const { return m_knowsPressing; } ///< of the newest state
+    void setPressing(std::shared_ptr<const plan::PressPlan> pressing);
+    /// The plan of the block, to be handed to other threads.
+    [[nodiscard]] std::shared_ptr<const plan::BlockPlan> sharedBlock();
     /// Where each piece's number stands best: deep inside what shows of it (or of all of it, when nothing
     /// shows).
     [[nodiscard]] const std::vector<shape::Deepest>& spots();
@@ -81,6 +88,9 @@ private:
     std::optional<std::vector<plan::TooClose>> m_tooClose;
     std::optional<plan::BondPlan> m_bonding;
     std::optional<plan::StitchPlan> m_stitch;
+    std::shared_ptr<const plan::PressPlan> m_pressing;
+    std::vector<PieceId> m_pressedPieces; ///< of the block that it is of
+    bool m_knowsPressing = false;
     std::optional<std::vector<shape::Deepest>> m_spots;
     /// Found before, with what they were found in: most pieces look the same after a change.
     std::map<PieceId, std::pair<shape::Region, shape::Deepest>> m_known;

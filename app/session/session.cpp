@@ -126,6 +126,12 @@ void Session::showTemplates(bool templates) {
     emit changed(Change::place);
 }
 
+void Session::showHeat(bool heat) {
+    if (m_heat == heat) return;
+    m_heat = heat;
+    emit changed(Change::place);
+}
+
 plan::Now Session::next() {
     const auto* owner = block();
     const auto tread = treadOf(m_view);
@@ -134,8 +140,16 @@ plan::Now Session::next() {
         m_next = plan::nowOn(tread.value_or(plan::currentTread(*owner)), *owner,
                              {m_derived.block(), m_derived.trace(),
                               [this]() -> const plan::BondPlan& { return m_derived.bonding(); },
-                              [this]() -> const plan::StitchPlan& { return m_derived.stitch(); }});
+                              [this]() -> const plan::StitchPlan& { return m_derived.stitch(); },
+                              m_view == View::fuse ? [this] { return m_derived.pressing().get(); }
+                                                   : std::function<const plan::PressPlan*()>()});
     return *m_next;
+}
+
+void Session::foundPressing(std::shared_ptr<const plan::PressPlan> pressing) {
+    m_derived.setPressing(std::move(pressing));
+    m_next.reset();
+    emit changed(Change::place);
 }
 
 bool Session::apply(edit::Edited next, const QString& what, const std::string& mergeKey) {

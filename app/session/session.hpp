@@ -74,10 +74,15 @@ public:
     void setPlacementShown(std::size_t step);
     void turnOver();
     void showTemplates(bool templates);
+    /// Fuse shows how much heat each place gets.
+    [[nodiscard]] bool showsHeat() const { return m_heat; }
+    void showHeat(bool heat);
 
     // --- what follows from the quilt
     [[nodiscard]] Derived& derived() { return m_derived; }
     [[nodiscard]] plan::Now next();
+    /// Where the iron goes has been worked out, of the quilt as it is.
+    void foundPressing(std::shared_ptr<const plan::PressPlan> pressing);
 
     // --- edits
     /// False, with `trouble`, when the edit failed. `mergeKey` as in edit::History.
@@ -151,7 +156,7 @@ private:
     std::optional<plan::Now> m_next; ///< asked for several times after each change
     std::optional<Section> m_section;
     Luggage m_luggage;
-    bool m_turnedOver = false, m_templates = false;
+    bool m_turnedOver = false, m_templates = false, m_heat = false;
 };
 
 } // namespace up::app

@@ -25,6 +25,7 @@ Menus::Menus(Window& window) : QObject(&window), m_window(window), m_room(window
     buildStack();
     buildPlace();
     buildWeb();
+    buildIron();
     buildView();
     buildKeys();
     connect(&m_room.session, &Session::changed, this, &Menus::refresh);
@@ -201,6 +202,22 @@ void Menus::buildWeb() {
     add(menu, "trace.least", tr("Off-cuts &worth keeping…"), {}, [&] { tracing.askLeastOffCut(); });
 }
 
+void Menus::buildIron() {
+    auto* menu = m_window.menuBar()->addMenu(tr("&Iron"));
+    auto& presses = m_room.presses;
+    add(menu, "fuse.press", tr("&Start, or lift the iron"), QKeySequence("T"),
+        [&] { presses.startOrPause(); });
+    add(menu, "fuse.stage", tr("&All of this stage is pressed"), {}, [&] { presses.stageDone(); });
+    add(menu, "fuse.lifts", tr("The &edge lifts"), QKeySequence("E"), [&] { presses.edgeLifts(); });
+    menu->addSeparator();
+    add(menu, "fuse.layers", tr("Layer by la&yer, or all at once"), {}, [&] {
+        const auto* block = m_room.session.block();
+        presses.setByLayers(block && block->fusing == quilt::Fusing::atOnce);
+    });
+    add(menu, "fuse.heat", tr("Show the &heat"), QKeySequence("H"),
+        [&] { m_room.session.showHeat(!m_room.session.showsHeat()); });
+}
+
 void Menus::buildView() {
     auto* menu = m_window.menuBar()->addMenu(tr("&View"));
     for (const View view : every<View>()) {
@@ -238,7 +255,6 @@ void Menus::buildKeys() {
         if (!m_window.railFold().isOpen()) m_window.railFold().open(true);
         m_window.rail().focusFind();
     });
-    key("T", [this] { m_window.timer().toggle(); });
 }
 
 void Menus::refresh() {

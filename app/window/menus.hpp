@@ -27,6 +27,7 @@ private:
     void buildStack();
     void buildPlace();
     void buildWeb();
+    void buildIron();
     void buildView();
     void buildKeys();
     void refresh();

@@ -33,14 +33,16 @@ words::NowWords wordsFor(Session& session) {
 
 } // namespace
 
-NowPanel::NowPanel(Session& session, const LayoutJob& layout, QWidget* parent)
-    : QFrame(parent), m_session(session), m_layout(layout), m_do(new WrapLabel("do", this)),
+NowPanel::NowPanel(Session& session, const LayoutJob& layout, const PressClock& clock, QWidget* parent)
+    : QFrame(parent), m_session(session), m_layout(layout), m_clock(clock), m_do(new WrapLabel("do", this)),
       m_because(new WrapLabel("because", this)), m_caution(new WrapLabel("caution", this)),
       m_button(named(new QPushButton(this), "now")) {
     setProperty("card", true);
     auto* title = new WrapLabel("title", this);
     title->setText(tr("Now"));
     m_button->setProperty("big", true);
+    m_do->setObjectName("now.do"), m_because->setObjectName("now.because"),
+        m_caution->setObjectName("now.caution");
     auto* column = new QVBoxLayout(this);
     for (QWidget* part :
          {static_cast<QWidget*>(title), static_cast<QWidget*>(m_do), static_cast<QWidget*>(m_because),
@@ -49,6 +51,7 @@ NowPanel::NowPanel(Session& session, const LayoutJob& layout, QWidget* parent)
     connect(m_button, &QPushButton::clicked, this, &NowPanel::wanted);
     connect(&m_session, &Session::changed, this, &NowPanel::refresh);
     connect(&m_layout, &LayoutJob::runningChanged, this, &NowPanel::refresh);
+    connect(&m_clock, &PressClock::runningChanged, this, &NowPanel::refresh);
     refresh();
 }
 
@@ -62,7 +65,8 @@ void NowPanel::refresh() {
     m_do->setText(q(words.doThis));
     m_because->setText(q(words.because));
     m_because->setVisible(!words.because.empty());
-    m_button->setText(q(words.button));
+    const bool pressing = m_clock.isRunning() && m_session.next().what == plan::What::press;
+    m_button->setText(pressing ? tr("Lift the iron early") : q(words.button));
     m_caution->setText("⚠ " + q(words.caution));
     m_caution->setVisible(!words.caution.empty());
 }

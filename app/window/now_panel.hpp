@@ -4,6 +4,7 @@
 #pragma once
 
 #include "app/session/layout_job.hpp"
+#include "app/session/press_clock.hpp"
 
 #include <QFrame>
 
@@ -15,7 +16,7 @@ namespace up::app {
 class NowPanel : public QFrame {
     Q_OBJECT
 public:
-    NowPanel(Session& session, const LayoutJob& layout, QWidget* parent = nullptr);
+    NowPanel(Session& session, const LayoutJob& layout, const PressClock& clock, QWidget* parent = nullptr);
 
 signals:
     void wanted();
@@ -25,6 +26,7 @@ private:
 
     Session& m_session;
     const LayoutJob& m_layout;
+    const PressClock& m_clock;
     QLabel *m_do, *m_because, *m_caution;
     QPushButton* m_button;
 };

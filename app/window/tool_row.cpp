@@ -6,6 +6,7 @@
 #include "app/look/names.hpp"
 #include "app/look/text.hpp"
 #include "core/measure/say.hpp"
+#include "words/press_words.hpp"
 
 #include <QCheckBox>
 #include <QComboBox>
@@ -25,6 +26,7 @@ ToolRow::ToolRow(Workroom& room, QWidget* parent) : QWidget(parent), m_room(room
     buildTrace(*row);
     buildBond(*row);
     buildLay(*row);
+    buildFuse(*row);
     buildStitch(*row);
     for (auto* button :
          findChildren<QPushButton*>()) // after a click Space is Now's again; Tab leads there still
@@ -166,6 +168,52 @@ void ToolRow::chooseBackground(int row) {
     refresh();
 }
 
+void ToolRow::buildFuse(QLayout& row) {
+    m_iron = on({View::fuse}, named(new QComboBox(this), "fuse.iron"));
+    m_iron->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    m_iron->setMinimumContentsLength(12);
+    m_layers = on({View::fuse}, named(new QPushButton(tr("Layer by layer"), this), "fuse.layers"));
+    m_heat = on({View::fuse}, named(new QPushButton(tr("Heat"), this), "fuse.heat"));
+    auto* stage = on({View::fuse}, named(new QPushButton(tr("All pressed"), this), "fuse.stage"));
+    m_lifts = on({View::fuse}, named(new QPushButton(tr("It lifts"), this), "fuse.lifts"));
+    for (auto* button : {m_layers, m_heat})
+        button->setCheckable(true);
+    m_layers->setMinimumWidth(132), m_heat->setMinimumWidth(72); // bold when checked
+    for (QWidget* part :
+         {static_cast<QWidget*>(m_iron), static_cast<QWidget*>(m_layers), static_cast<QWidget*>(m_heat),
+          static_cast<QWidget*>(stage), static_cast<QWidget*>(m_lifts)})
+        row.addWidget(part);
+    auto& presses = m_room.presses;
+    connect(m_iron, &QComboBox::activated, this, &ToolRow::chooseIron);
+    connect(m_layers, &QPushButton::clicked, &presses, &PressCommands::setByLayers);
+    connect(m_heat, &QPushButton::clicked, &m_session, &Session::showHeat);
+    connect(stage, &QPushButton::clicked, &presses, &PressCommands::stageDone);
+    connect(m_lifts, &QPushButton::clicked, &presses, &PressCommands::edgeLifts);
+}
+
+/// Those that come with the program first; then the user's own; the last entry makes one.
+void ToolRow::fillIrons() {
+    m_iron->clear();
+    const auto& quilt = m_session.quilt();
+    for (const auto soleplate : every<press::Soleplate>())
+        m_iron->addItem(q(words::soleplateName(soleplate)), -1 - static_cast<int>(soleplate));
+    for (const auto& iron : quilt.irons) {
+        const auto same = m_iron->findText(q(iron.name));
+        if (same < 0) m_iron->addItem(q(iron.name), iron.id.value);
+        if (iron.id == quilt.iron) m_iron->setCurrentIndex(m_iron->findText(q(iron.name)));
+    }
+    if (!quilt.iron) m_iron->setCurrentIndex(0);
+}
+
+void ToolRow::chooseIron(int row) {
+    const int data = m_iron->itemData(row).toInt();
+    if (data < 0)
+        m_room.presses.useSoleplate(static_cast<press::Soleplate>(-1 - data));
+    else
+        m_room.presses.useIron(IronId{static_cast<std::uint32_t>(data)});
+    refresh();
+}
+
 void ToolRow::buildStitch(QLayout& row) {
     auto* name = on({View::stitch}, new QLabel(tr("Thread for the chosen piece"), this));
     m_thread = on({View::stitch}, named(new QComboBox(this), "stitch.thread"));
@@ -215,6 +263,7 @@ void ToolRow::fillChoices() {
     m_background->addItem(tr("Strips, creases…"), 0U);
     const auto* piece = m_session.piece();
     fill(*m_thread, quilt.threads, piece ? piece->thread.value : 0, true);
+    fillIrons();
     m_thread->setEnabled(piece != nullptr);
     if (m_background->currentIndex() < 0) m_background->setPlaceholderText(tr("Background…"));
 }
@@ -255,6 +304,11 @@ void ToolRow::refresh() {
     m_templates->setChecked(m_session.showsTemplates());
     m_steps->setChecked(m_session.layMode() == LayMode::steps);
     m_count->setChecked(m_session.layMode() == LayMode::count);
+    m_layers->setChecked(block->fusing == quilt::Fusing::byLayers);
+    m_heat->setChecked(m_session.showsHeat());
+    m_lifts->setEnabled(std::any_of(block->pieces.begin(), block->pieces.end(), [](const auto& piece) {
+        return piece.work.step == quilt::Step::fused && !piece.lifts;
+    }));
 }
 
 } // namespace up::app

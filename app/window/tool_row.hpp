@@ -30,6 +30,9 @@ private:
     void buildBond(QLayout& row);
     void buildLay(QLayout& row);
     void chooseBackground(int row);
+    void buildFuse(QLayout& row);
+    void fillIrons();
+    void chooseIron(int row);
     void buildStitch(QLayout& row);
     void refresh();
     void fillChoices();
@@ -39,12 +42,12 @@ private:
     Workroom& m_room;
     Session& m_session;
     std::vector<std::pair<QWidget*, std::vector<View>>> m_shown;
-    QComboBox *m_web = nullptr, *m_background = nullptr, *m_thread = nullptr;
+    QComboBox *m_web = nullptr, *m_background = nullptr, *m_thread = nullptr, *m_iron = nullptr;
     QLineEdit* m_size = nullptr;
     QCheckBox* m_reversed = nullptr;
     QPushButton *m_templates = nullptr, *m_layOut = nullptr, *m_compare = nullptr, *m_pin = nullptr,
                 *m_otherCloth = nullptr, *m_pinCloth = nullptr, *m_print = nullptr, *m_steps = nullptr,
-                *m_count = nullptr;
+                *m_count = nullptr, *m_layers = nullptr, *m_heat = nullptr, *m_lifts = nullptr;
 };
 
 } // namespace up::app

@@ -149,11 +149,10 @@ QWidget* Window::buildRight() {
     scroll->setWidget(right);
     auto* column = new QVBoxLayout(right);
     column->setContentsMargins(0, 0, 0, 0);
-    auto* now = new NowPanel(m_session, m_room.layout, right);
-    m_timer = new PressTimer(m_session, right);
+    auto* now = new NowPanel(m_session, m_room.layout, m_room.presses.clock(), right);
     m_rows = new RowsPanel(m_room.settings(), right);
     column->addWidget(now);
-    column->addWidget(m_timer);
+    column->addWidget(new PressTimer(m_session, m_room.presses, right));
     column->addWidget(m_rows, 3);
     column->addWidget(new ChecksPanel(m_session, m_room.checker, m_room.mending, right), 2);
     connect(now, &NowPanel::wanted, &m_room.commands, &Commands::doNow);

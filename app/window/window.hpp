@@ -14,7 +14,6 @@ namespace up::app {
 class FoldHandle;
 class Mat;
 class MatHand;
-class PressTimer;
 class Rail;
 class RowsPanel;
 class SectionStrip;
@@ -31,7 +30,6 @@ public:
     [[nodiscard]] Mat& mat() { return *m_mat; }
     [[nodiscard]] MatHand& hand() { return *m_hand; }
     [[nodiscard]] Rail& rail() { return *m_rail; }
-    [[nodiscard]] PressTimer& timer() { return *m_timer; }
     /// The rail beside the mat, and the plan of the step: each folds away.
     [[nodiscard]] FoldHandle& railFold() { return *m_railFold; }
     [[nodiscard]] FoldHandle& planFold();
@@ -63,7 +61,6 @@ private:
     RowsPanel* m_rows = nullptr;
     FoldHandle* m_railFold = nullptr;
     SectionStrip* m_section = nullptr;
-    PressTimer* m_timer = nullptr;
     QListWidget* m_log = nullptr;
     QLabel* m_says = nullptr;
 };

@@ -148,6 +148,7 @@ constexpr auto fieldsOf(Of<Pressed>) {
                       always("seconds", &T::seconds).within(0, 3600),
                       unlessUsual("fromBack", &T::fromBack),
                       unlessUsual("unit", &T::unit).within(0, 100'000),
+                      unlessUsual("again", &T::again),
                       always("pieces", &T::pieces)};
 }
 

@@ -37,8 +37,11 @@ struct Pressed {
     double seconds = 0;
     bool fromBack = false;
     int unit = 0;                ///< on the pressing sheet, with that unit alone
+    bool again = false;          ///< for an edge that had lifted
     std::vector<PieceId> pieces; ///< whatever lay under it: it has had that heat
     bool operator==(const Pressed&) const = default;
+    /// The final pressing itself, on the block.
+    [[nodiscard]] bool fuses() const { return unit == 0 && !fromBack && !again; }
 };
 
 } // namespace up::quilt

@@ -29,11 +29,11 @@ TEST_F(Stash, TheWebsLeafletSetsTheTimer) {
     };
     click("trace.editWeb");
     EXPECT_EQ(session().quilt().webs[0].width, Length::ofInches(12, 1));
-    auto& timer = *window().findChild<app::PressTimer*>();
+    auto& timer = room().presses;
     climb(View::bond);
-    EXPECT_DOUBLE_EQ(timer.secondsLeft(), 2);
+    EXPECT_DOUBLE_EQ(timer.seconds(), 2);
     climb(View::fuse);
-    EXPECT_DOUBLE_EQ(timer.secondsLeft(), 9);
+    EXPECT_DOUBLE_EQ(timer.seconds(), 9);
 }
 
 TEST_F(Stash, ANewWebIsUsedForABlockThatIsNotTraced) {

@@ -70,7 +70,7 @@ TEST(Covering, FindsTheFewestSetsOfSmallCases) {
             sets[random.below(12)] |= 1U << t;
         Covering covering(sets.size(), 1);
         for (int t = 0; t < things; ++t) {
-            std::vector<Run> by;
+            std::vector<press::Run> by;
             for (std::uint32_t s = 0; s < sets.size(); ++s)
                 if ((sets[s] >> t) & 1U) by.push_back({s, s + 1});
             covering.take(by);

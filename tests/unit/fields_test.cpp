@@ -39,6 +39,9 @@ public:
     void fill(Colour& out, double, double) { out = {9, 8, static_cast<std::uint8_t>(++m_count)}; }
     /// What is named must be there, or reading lets go of it: there is one of each, and its id is 7.
     template<class Tag> void fill(Id<Tag>& out, double, double) { out = Id<Tag>{7}; }
+    template<class Tag> void fill(std::vector<Id<Tag>>& out, double, double) {
+        fill(out.emplace_back(), 0, 0);
+    }
     template<Named E> void fill(E& out, double, double) {
         out = every<E>().back() == out ? E{} : every<E>().back();
     }

@@ -16,7 +16,7 @@ BlockHeat::BlockHeat(const quilt::Block& block, const BlockPlan& plan, const qui
             const auto i = static_cast<std::size_t>(quilt::numberOf(block, id)) - 1;
             if (i >= block.pieces.size()) continue;
             m_heatings[i].push_back({under, press.seconds});
-            isRecorded[i] = isRecorded[i] || (press.unit == 0 && !press.fromBack);
+            isRecorded[i] = isRecorded[i] || press.fuses();
         }
     }
     for (std::size_t i = 0; i < block.pieces.size(); ++i) {
@@ -36,12 +36,15 @@ void BlockHeat::add(const shape::Region& under, double seconds, const std::vecto
 double BlockHeat::mostAfter(std::size_t piece, std::size_t presses) const {
     const auto& all = m_heatings[piece];
     const auto count = static_cast<std::ptrdiff_t>(m_recorded[piece] + presses);
-    return m_before[piece] +
-           press::heatOf(m_plan.regions[piece], {all.begin(), all.begin() + count}).most;
+    return m_before[piece] + press::heatOf(m_plan.regions[piece], {all.begin(), all.begin() + count}).most;
 }
 
 PieceHeat BlockHeat::of(std::size_t piece) const {
-    PieceHeat out{m_block.pieces[piece].id, m_before[piece], 0, 0, 0,
+    PieceHeat out{m_block.pieces[piece].id,
+                  m_before[piece],
+                  0,
+                  0,
+                  0,
                   press::heatedParts(m_plan.regions[piece], m_heatings[piece])};
     for (auto& part : out.parts)
         part.seconds += m_before[piece];

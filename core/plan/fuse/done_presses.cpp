@@ -11,9 +11,8 @@ constexpr double short_ = 0.051; // seconds: so little is not pressed for again
 constexpr double crack = 0.1;    // mm: half the width of what is left open between two presses
 
 bool isSame(const shape::Ring& a, const shape::Ring& b) {
-    return a.size() == b.size() && std::equal(a.begin(), a.end(), b.begin(), [](auto p, auto q) {
-               return shape::distance(p, q) < aside;
-           });
+    return a.size() == b.size() && std::equal(a.begin(), a.end(), b.begin(),
+                                              [](auto p, auto q) { return shape::distance(p, q) < aside; });
 }
 
 bool has(const std::vector<PieceId>& pieces, PieceId piece) {
@@ -26,7 +25,9 @@ DonePresses::DonePresses(const quilt::Block& block, const PressStage& stage, mea
     : m_seconds(stage.seconds - short_), m_overlap(overlap) {
     if (stage.kind == StageKind::again) return; // it has lifted since
     for (const auto& press : block.pressed) {
-        if (press.unit != stage.unit || press.fromBack != stage.fromBack || press.under.size() != 1) continue;
+        if (press.again || press.unit != stage.unit || press.fromBack != stage.fromBack ||
+            press.under.size() != 1)
+            continue;
         if (std::none_of(press.pieces.begin(), press.pieces.end(),
                          [&](PieceId id) { return has(stage.pieces, id); }))
             continue;
@@ -60,8 +61,7 @@ shape::Region DonePresses::openOf(PieceId piece, const shape::Region& region) co
     std::vector<shape::Region> covered;
     for (const auto& stand : m_stands)
         if (stand.seconds >= m_seconds && has(stand.heated, piece))
-            covered.push_back(
-                shape::offset(shape::regionOf(shape::Rings{stand.under}), -m_overlap.mm() / 2));
+            covered.push_back(shape::offset(shape::regionOf(shape::Rings{stand.under}), -m_overlap.mm() / 2));
     if (covered.empty()) return region;
     const auto open = shape::subtract(region, shape::unite(covered));
     return shape::offset(shape::offset(open, -crack), crack);

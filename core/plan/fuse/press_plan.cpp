@@ -73,7 +73,7 @@ private:
     /// It was fused press by press: so is known whether from the back too.
     [[nodiscard]] bool isRecorded(PieceId id) const {
         return std::any_of(m_block.pressed.begin(), m_block.pressed.end(), [&](const quilt::Pressed& press) {
-            return press.unit == 0 && !press.fromBack &&
+            return press.fuses() &&
                    std::find(press.pieces.begin(), press.pieces.end(), id) != press.pieces.end();
         });
     }
@@ -106,9 +106,8 @@ private:
             const auto at = std::find_if(tests.begin(), tests.end(), [&](const EdgeTest& test) {
                 return test.piece == m_block.pieces[i].id;
             });
-            areas.push_back(at == tests.end()
-                                ? m_plan.regions[i]
-                                : shape::intersect(m_plan.regions[i], discAt(at->at)));
+            areas.push_back(at == tests.end() ? m_plan.regions[i]
+                                              : shape::intersect(m_plan.regions[i], discAt(at->at)));
         }
         add({StageKind::again, 0, -1, false, {}, 0, {}, {}}, m_lifting, shape::unite(areas));
     }
@@ -197,7 +196,8 @@ private:
             const auto under = shape::regionOf(shape::Rings{planned.under});
             const auto box = under.bounds();
             for (const auto i : heated) {
-                if (!m_plan.regions[i].bounds().meets(box) || shape::intersect(under, m_plan.regions[i]).isEmpty())
+                if (!m_plan.regions[i].bounds().meets(box) ||
+                    shape::intersect(under, m_plan.regions[i]).isEmpty())
                     continue;
                 const auto id = m_block.pieces[i].id;
                 planned.heated.push_back(id);

@@ -85,19 +85,50 @@ Now laying(const Block& block, const BlockPlan& plan) {
     return goOn(Tread::lay, block);
 }
 
-/// Every piece, bottom first, that may take the tread's earliest step now, together with those beneath it.
-Now fusing(const Block& block, const BlockPlan& plan) {
-    for (const Step step : {Step::fused, Step::tested}) {
-        Block after = block;
-        std::vector<PieceId> pieces;
-        for (std::size_t i = 0; i < block.pieces.size(); ++i) {
-            if (!mayDo(after, plan, i, step)) continue;
-            pieces.push_back(block.pieces[i].id);
-            after.pieces[i].work.step = step;
-        }
-        if (!pieces.empty()) return stepFor(Tread::fuse, block, step, std::move(pieces));
+/// Every piece, bottom first, that may take the step now, together with those beneath it.
+std::vector<PieceId> allThatMay(const Block& block, const BlockPlan& plan, Step step) {
+    Block after = block;
+    std::vector<PieceId> pieces;
+    for (std::size_t i = 0; i < block.pieces.size(); ++i) {
+        if (!mayDo(after, plan, i, step)) continue;
+        pieces.push_back(block.pieces[i].id);
+        after.pieces[i].work.step = step;
     }
-    return goOn(Tread::fuse, block);
+    return pieces;
+}
+
+Now pressing(const Block& block, const PressPlan& plan, std::pair<std::size_t, std::size_t> next) {
+    const auto& stage = plan.stages[next.first];
+    const auto& press = stage.presses[next.second];
+    Now now = stepFor(Tread::fuse, block, Step::fused, press.pieces.empty() ? stage.pieces : press.pieces);
+    now.what = What::press;
+    now.press = PressNow{stage.kind,           stage.unit, stage.layer,   stage.fromBack,  next.second + 1,
+                         stage.presses.size(), press.left, press.tooMuch, next.second == 0};
+    return now;
+}
+
+/// Press by press as it is planned; then the edges that are likely to lift, one by one; then the others.
+Now fusing(const Block& block, const BlockPlan& plan, const Known& known) {
+    const auto mayFuse = allThatMay(block, plan, Step::fused),
+               mayTest = allThatMay(block, plan, Step::tested);
+    if (mayFuse.empty() && mayTest.empty()) return goOn(Tread::fuse, block);
+    const auto* planned = known.pressing ? known.pressing() : nullptr;
+    if (known.pressing && !planned) {
+        Now now = onTread(Tread::fuse, block);
+        now.what = What::findPresses;
+        return now;
+    }
+    if (planned)
+        if (const auto next = planned->next()) return pressing(block, *planned, *next);
+    if (!mayFuse.empty()) return stepFor(Tread::fuse, block, Step::fused, mayFuse);
+    if (planned)
+        for (const auto& test : planned->tests)
+            if (std::find(mayTest.begin(), mayTest.end(), test.piece) != mayTest.end()) {
+                Now now = stepFor(Tread::fuse, block, Step::tested, {test.piece});
+                now.test = test;
+                return now;
+            }
+    return stepFor(Tread::fuse, block, Step::tested, mayTest);
 }
 
 Now stitching(const Block& block, const BlockPlan& plan, const StitchPlan& route) {
@@ -128,7 +159,8 @@ Caution cautionFor(Step step) {
 }
 
 Now nowOn(Tread tread, const Block& block, const Known& known) {
-    const auto& [plan, trace, bonding, stitches] = known;
+    const auto& plan = known.plan;
+    const auto& trace = known.trace;
     Now now = onTread(tread, block);
     if (block.pieces.empty()) {
         now.what = What::importDrawing;
@@ -149,15 +181,15 @@ Now nowOn(Tread tread, const Block& block, const Known& known) {
         }
         return now;
     case Tread::bond:
-        if (now.left > 0 && waitsForCloth(bonding())) {
+        if (now.left > 0 && waitsForCloth(known.bonding())) {
             now.what = What::layOnCloth;
             return now;
         }
         return chunkWise(tread, block, trace);
     case Tread::cut: return chunkWise(tread, block, trace);
     case Tread::lay: return laying(block, plan);
-    case Tread::fuse: return fusing(block, plan);
-    case Tread::stitch: return stitching(block, plan, stitches());
+    case Tread::fuse: return fusing(block, plan, known);
+    case Tread::stitch: return stitching(block, plan, known.stitches());
     case Tread::finish:
         if (block.trimmed || currentTread(block) != Tread::finish) return goOn(tread, block);
         now.what = What::trim;

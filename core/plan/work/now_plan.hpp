@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/plan/bond/bond_plan.hpp"
+#include "core/plan/fuse/press_plan.hpp"
 #include "core/plan/lay/dry_lay.hpp"
 #include "core/plan/trace/trace_plan.hpp"
 #include "core/plan/work/stitch_plan.hpp"
@@ -15,6 +16,8 @@ enum class What : std::uint8_t {
     importDrawing,
     layOut,
     step,
+    press,       ///< the iron once: `press` says where
+    findPresses, ///< wait: where the iron goes is being worked out
     putAway,
     layOnCloth, ///< there is cloth, and chunks wait that nobody has laid on it
     trim,
@@ -24,6 +27,17 @@ enum class What : std::uint8_t {
 
 /// Where work can hurt; said at the step. Source: common practice.
 enum class Caution : std::uint8_t { none, iron, scissors, rotary, needle };
+
+/// One setting down of the iron among others.
+struct PressNow {
+    StageKind kind = StageKind::block;
+    int unit = 0, layer = -1;
+    bool fromBack = false;
+    std::size_t number = 1, of = 1; ///< in its stage
+    double seconds = 0;
+    std::vector<PieceId> tooMuch; ///< some of each gets more heat by it than the leaflet allows
+    bool startsStage = false;     ///< nothing of it is pressed yet
+};
 
 struct Now {
     What what = What::allDone;
@@ -35,6 +49,8 @@ struct Now {
     int left = 0;                            ///< pieces this tread still needs
     Caution caution = Caution::none;
     std::optional<PlacementStep> lay; ///< where the piece goes, for laying
+    std::optional<PressNow> press{};  ///< for What::press
+    std::optional<EdgeTest> test{};   ///< where, for testing one piece
 };
 
 /// What is known of a block. The functions are asked only when it matters.
@@ -43,6 +59,8 @@ struct Known {
     const TracePlan& trace;
     std::function<const BondPlan&()> bonding;
     std::function<const StitchPlan&()> stitches;
+    /// Null while it is being worked out. Nobody to ask: pieces are fused without a plan.
+    std::function<const PressPlan*()> pressing{};
 };
 
 /// The next thing on one tread.

@@ -1,0 +1,50 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// At the ironing board: each setting down of the iron timed and recorded, edges tested, the iron chosen.
+#pragma once
+
+#include "app/dialogs/asker.hpp"
+#include "app/session/press_clock.hpp"
+#include "app/session/session.hpp"
+
+namespace up::app {
+
+class PressCommands : public QObject {
+    Q_OBJECT
+public:
+    PressCommands(Session& session, Asker& asker, QObject* parent = nullptr);
+
+    [[nodiscard]] const PressClock& clock() const { return m_clock; }
+    /// By the leaflet of the block's web; null where nothing is pressed.
+    [[nodiscard]] const quilt::Pressing* leaflet() const;
+    /// That would be counted now.
+    [[nodiscard]] double seconds() const;
+    /// Counts down; in Fuse the press that is next, which is recorded at its end. Before its end: lifts the iron, and
+    /// what it has stood is recorded; the rest is still to be pressed.
+    void startOrPause();
+    /// What is left of the stage has been pressed without the clock.
+    void stageDone();
+    /// An edge of the piece that is tested, or chosen, lifts.
+    void edgeLifts();
+
+    void setByLayers(bool byLayers);
+    void useSoleplate(press::Soleplate soleplate);
+    void useIron(IronId iron);
+
+private:
+    /// The press that is next, as it would be recorded, and what would be finished by it.
+    struct Ahead {
+        BlockId block;
+        quilt::Pressed pressed;
+        std::vector<PieceId> finished;
+        double left = 0;
+    };
+    [[nodiscard]] std::optional<Ahead> ahead() const;
+    void record(double seconds);
+
+    Session& m_session;
+    Asker& m_asker;
+    PressClock m_clock;
+    std::optional<Ahead> m_running; ///< none: nothing is recorded of what the clock counts
+};
+
+} // namespace up::app
