@@ -3,10 +3,12 @@
 
 #include "app/commands/answered.hpp"
 #include "app/look/text.hpp"
+#include "app/session/reading.hpp"
 #include "core/edit/cloths.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/plan/bond/by_hand.hpp"
 
+#include <QFileInfo>
 #include <algorithm>
 
 namespace up::app {
@@ -14,8 +16,9 @@ namespace up::app {
 using quilt::Quilt;
 
 ClothCommands::ClothCommands(Session& session, Mending& mending, StashKeeper& stash, Asker& asker,
-                             QObject* parent)
-    : QObject(parent), m_session(session), m_mending(mending), m_stash(stash), m_asker(asker) {}
+                             Errand& reading, QObject* parent)
+    : QObject(parent), m_session(session), m_mending(mending), m_stash(stash), m_asker(asker),
+      m_reading(reading) {}
 
 void ClothCommands::layOnCloth() {
     if (!m_session.block()) return;
@@ -112,14 +115,42 @@ void ClothCommands::change(ClothId id) {
     if (cloth) answered(m_session, tr("change cloth"), m_asker.cloth({m_session.quilt(), *cloth}), withCloth);
 }
 
-void ClothCommands::add() {
-    if (m_session.quilt().fabrics.empty())
-        return m_session.complain(tr("Name a fabric first (Edit, New fabric): cloth is of some fabric."));
+quilt::Cloth ClothCommands::fresh() const {
     quilt::Cloth fresh{};
     fresh.key = m_stash.newKey();
     if (const auto* piece = m_session.piece()) fresh.fabric = piece->fabric;
-    answered(m_session, tr("put cloth into the stash"), m_asker.cloth({m_session.quilt(), std::move(fresh)}),
-             withCloth);
+    return fresh;
+}
+
+bool ClothCommands::hasFabrics() {
+    if (!m_session.quilt().fabrics.empty()) return true;
+    m_session.complain(tr("Name a fabric first (Edit, New fabric): cloth is of some fabric."));
+    return false;
+}
+
+void ClothCommands::add() {
+    if (hasFabrics())
+        answered(m_session, tr("put cloth into the stash"), m_asker.cloth({m_session.quilt(), fresh()}),
+                 withCloth);
+}
+
+void ClothCommands::trace() {
+    if (!hasFabrics()) return;
+    const auto path = m_asker.fileToOpen(
+        tr("A scan or photograph of the cloth, or a drawing of its outline"),
+        tr("Drawings and scans (*.svg *.svgz *.dxf *.pdf *.png *.jpg *.jpeg *.tif *.tiff);;All files (*)"));
+    if (path.isEmpty()) return;
+    m_reading.start(
+        tr("Reading %1").arg(QFileInfo(path).fileName()),
+        [file = path.toStdString()](const std::shared_ptr<Job>& job) { return readLargest(file, job); },
+        [this](const Result<shape::Region>& found) {
+            if (!found) return m_session.complain(found.error());
+            auto cloth = fresh();
+            cloth.outline = shape::simplified(*found, 0.2).rings;
+            cloth.scrap = true;
+            answered(m_session, tr("put cloth into the stash"),
+                     m_asker.cloth({m_session.quilt(), std::move(cloth), true}), withCloth);
+        });
 }
 
 } // namespace up::app

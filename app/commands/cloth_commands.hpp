@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/dialogs/asker.hpp"
+#include "app/session/errand.hpp"
 #include "app/session/mending.hpp"
 #include "app/session/stash_keeper.hpp"
 
@@ -11,7 +12,8 @@ namespace up::app {
 class ClothCommands : public QObject {
     Q_OBJECT
 public:
-    ClothCommands(Session& session, Mending& mending, StashKeeper& stash, Asker& asker,
+    /// `reading`: what is read is read there.
+    ClothCommands(Session& session, Mending& mending, StashKeeper& stash, Asker& asker, Errand& reading,
                   QObject* parent = nullptr);
 
     /// Finds cloth for every chunk that is not bonded, aside; pinned ones stay where they are.
@@ -26,14 +28,19 @@ public:
     /// What a cloth is like, or that it is gone.
     void change(ClothId cloth);
     void add();
+    /// Its outline from a scan, a photograph or a drawing.
+    void trace();
 
 private:
     [[nodiscard]] const quilt::OnCloth* chosenOnCloth() const;
+    [[nodiscard]] quilt::Cloth fresh() const;
+    [[nodiscard]] bool hasFabrics();
 
     Session& m_session;
     Mending& m_mending;
     StashKeeper& m_stash;
     Asker& m_asker;
+    Errand& m_reading;
 };
 
 } // namespace up::app

@@ -1,10 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/press_commands.hpp"
 
+#include "app/commands/answered.hpp"
 #include "app/look/text.hpp"
+#include "app/session/reading.hpp"
 #include "core/edit/ironing.hpp"
 #include "words/press_words.hpp"
 
+#include <QFileInfo>
 #include <algorithm>
 #include <cmath>
 
@@ -32,8 +35,8 @@ std::vector<PieceId> finishedBy(const plan::PressStage& stage, std::size_t press
 
 } // namespace
 
-PressCommands::PressCommands(Session& session, Asker& asker, QObject* parent)
-    : QObject(parent), m_session(session), m_asker(asker) {
+PressCommands::PressCommands(Session& session, Asker& asker, Errand& reading, QObject* parent)
+    : QObject(parent), m_session(session), m_asker(asker), m_reading(reading) {
     connect(&m_clock, &PressClock::over, this, &PressCommands::record);
 }
 
@@ -130,6 +133,26 @@ void PressCommands::useSoleplate(press::Soleplate soleplate) {
     for (const auto& iron : m_session.quilt().irons)
         if (iron.outline == outline) return useIron(iron.id);
     m_session.apply(edit::useIron(m_session.quilt(), quilt::Iron{{}, name, outline, {}}), tr("choose iron"));
+}
+
+void PressCommands::traceIron() {
+    const auto path = m_asker.fileToOpen(
+        tr("A scan or drawing of the soleplate, drawn round on paper"),
+        tr("Drawings and scans (*.svg *.svgz *.dxf *.pdf *.png *.jpg *.jpeg *.tif *.tiff);;All files (*)"));
+    if (path.isEmpty()) return;
+    m_reading.start(
+        tr("Reading %1").arg(QFileInfo(path).fileName()),
+        [file = path.toStdString()](const std::shared_ptr<Job>& job) {
+            return readLargest(file, job).and_then(press::soleplateFrom);
+        },
+        [this, name = QFileInfo(path).completeBaseName()](const Result<shape::Ring>& found) {
+            if (!found) return m_session.complain(found.error());
+            const auto answer = m_asker.iron({name.toStdString(), *found, m_session.quilt().units});
+            answered(m_session, tr("choose iron"), answer,
+                     [](const quilt::Quilt& quilt, const IronAnswer& iron) {
+                         return edit::useIron(quilt, quilt::Iron{{}, iron.name, {iron.outline}, {}});
+                     });
+        });
 }
 
 void PressCommands::useIron(IronId iron) {

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/dialogs/asker.hpp"
+#include "app/session/errand.hpp"
 #include "app/session/press_clock.hpp"
 #include "app/session/session.hpp"
 
@@ -11,7 +12,8 @@ namespace up::app {
 class PressCommands : public QObject {
     Q_OBJECT
 public:
-    PressCommands(Session& session, Asker& asker, QObject* parent = nullptr);
+    /// `reading`: what is read is read there.
+    PressCommands(Session& session, Asker& asker, Errand& reading, QObject* parent = nullptr);
 
     [[nodiscard]] const PressClock& clock() const { return m_clock; }
     /// By the leaflet of the block's web; null where nothing is pressed.
@@ -29,6 +31,8 @@ public:
     void setByLayers(bool byLayers);
     void useSoleplate(press::Soleplate soleplate);
     void useIron(IronId iron);
+    /// One of one's own, from a scan or drawing of its soleplate.
+    void traceIron();
 
 private:
     /// The press that is next, as it would be recorded, and what would be finished by it.
@@ -43,6 +47,7 @@ private:
 
     Session& m_session;
     Asker& m_asker;
+    Errand& m_reading;
     PressClock m_clock;
     std::optional<Ahead> m_running; ///< none: nothing is recorded of what the clock counts
 };

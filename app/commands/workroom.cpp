@@ -9,8 +9,9 @@ Workroom::Workroom(Surroundings around, Asker& asks)
     : m_around(std::move(around)), asker(asks), session(m_around.clock), checker(session), layout(session),
       placements(session), pressing(session), scanner(m_around.scannedPage), imports(session, asker, scanner),
       tracing(session, layout, asker), mending(session),
-      stash(session, m_around.folder, m_around.autosaveDelay), cloths(session, mending, stash, asker),
-      presses(session, asker), commands(session, layout, asker, imports, tracing, cloths, presses),
+      stash(session, m_around.folder, m_around.autosaveDelay),
+      cloths(session, mending, stash, asker, imports.reading()), presses(session, asker, imports.reading()),
+      commands(session, layout, asker, imports, tracing, cloths, presses),
       sheets(session, asker, m_around.folder), shapes(session, asker), stack(session, mending, asker),
       places(session, mending), autosave(session, m_around.folder, m_around.autosaveDelay),
       files(session, autosave, asker, m_around.folder) {

@@ -2,6 +2,7 @@
 #include "app/dialogs/asker.hpp"
 #include "app/dialogs/block_dialog.hpp"
 #include "app/dialogs/cloth_dialog.hpp"
+#include "app/dialogs/iron_dialog.hpp"
 #include "app/look/text.hpp"
 
 #include "app/dialogs/arrange_dialog.hpp"
@@ -136,6 +137,11 @@ std::optional<std::vector<shape::Contour>> DialogAsker::edges(const EdgeQuestion
 
 std::optional<ClothAnswer> DialogAsker::cloth(const ClothQuestion& question) {
     ClothDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<IronAnswer> DialogAsker::iron(const IronQuestion& question) {
+    IronDialog dialog(question, m_parent);
     return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
 }
 

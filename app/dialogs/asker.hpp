@@ -7,6 +7,7 @@
 #include "app/questions/edging.hpp"
 #include "app/questions/grounding.hpp"
 #include "app/questions/importing.hpp"
+#include "app/questions/ironing.hpp"
 #include "app/questions/lighting.hpp"
 #include "app/questions/machining.hpp"
 #include "app/questions/printing.hpp"
@@ -73,6 +74,7 @@ public:
     virtual std::optional<UnderlapAnswer> underlap(const UnderlapQuestion& question) = 0;
     virtual std::optional<FabricAnswer> fabrics(const FabricQuestion& question) = 0;
     virtual std::optional<ClothAnswer> cloth(const ClothQuestion& question) = 0;
+    virtual std::optional<IronAnswer> iron(const IronQuestion& question) = 0;
     virtual bool yes(const QString& title, const QString& question, const QString& yesWords) = 0;
     /// Which of the answers; nothing when it is put off (Escape). The first is the safe one.
     virtual std::optional<std::size_t> decide(const QString& title, const QString& question,
@@ -119,6 +121,7 @@ public:
     std::optional<UnderlapAnswer> underlap(const UnderlapQuestion& question) override;
     std::optional<FabricAnswer> fabrics(const FabricQuestion& question) override;
     std::optional<ClothAnswer> cloth(const ClothQuestion& question) override;
+    std::optional<IronAnswer> iron(const IronQuestion& question) override;
     bool yes(const QString& title, const QString& question, const QString& yesWords) override;
     std::optional<std::size_t> decide(const QString& title, const QString& question,
                                       const QStringList& answers) override;

@@ -18,6 +18,7 @@
 #include <QLineEdit>
 #include <QPushButton>
 #include <QVBoxLayout>
+#include <algorithm>
 #include <cmath>
 
 namespace up::app {
@@ -35,11 +36,12 @@ ClothDialog::ClothDialog(ClothQuestion question, QWidget* parent)
       m_scrap(named(new QCheckBox(tr("A scrap: cut into it before good pieces"), this), "cloth.scrap")),
       m_washed(named(new QCheckBox(tr("Washed"), this), "cloth.washed")),
       m_alike(named(new QCheckBox(tr("Both sides alike, as batik"), this), "cloth.alike")),
+      m_mirrored(named(new QCheckBox(tr("Its right side is up in the picture"), this), "cloth.mirrored")),
       m_direction(named(new QDoubleSpinBox(this), "cloth.direction")) {
     m_answer.cloth = m_question.cloth;
     build();
     fill();
-    watch({m_name, m_size, m_fabric, m_heldFor, m_runs, m_scrap, m_washed, m_alike, m_direction});
+    watch({m_name, m_size, m_fabric, m_heldFor, m_runs, m_scrap, m_washed, m_alike, m_mirrored, m_direction});
     connect(m_fabric, &QComboBox::currentIndexChanged, this, &ClothDialog::followFabric);
     connect(m_picture, &ClothPicture::turned, this, [this](double degrees) {
         m_runs->setChecked(true);
@@ -62,6 +64,8 @@ void ClothDialog::build() {
     form->addRow(tr("Fabric"), m_fabric);
     form->addRow(tr("Name"), m_name);
     form->addRow(tr("Size, width × height"), m_size);
+    form->addRow("", m_mirrored);
+    m_mirrored->setVisible(m_question.traced);
     form->addRow("", m_runs);
     form->addRow(tr("Along (0° across, 90° down)"), m_direction);
     form->addRow("", m_scrap);
@@ -132,12 +136,32 @@ void ClothDialog::followFabric() {
 }
 
 Result<shape::Region> ClothDialog::area() const {
-    if (m_size->text() == m_sizeBefore && !m_question.cloth.outline.empty())
+    const bool untouched = m_size->text() == m_sizeBefore;
+    if (untouched && !m_question.cloth.outline.empty() && !m_question.traced)
         return shape::Region{m_question.cloth.outline};
+    const shape::Region traced{m_question.traced ? m_question.cloth.outline : shape::Rings{}};
+    const auto box = traced.bounds();
+    if (untouched && m_question.traced) return sided(traced, box.width(), box.height());
     return measure::readSize(m_size->text().toStdString(), m_question.quilt.units)
         .and_then([&](const measure::Size& size) {
-            return quilt::clothShape(size.width, size.height, m_question.quilt.units);
+            auto square = quilt::clothShape(size.width, size.height, m_question.quilt.units);
+            if (!square || !m_question.traced) return square;
+            return Result<shape::Region>(sided(traced, size.width.mm(), size.height.mm()));
         });
+}
+
+/// What was traced, so wide and high (mm), wrong side up.
+shape::Region ClothDialog::sided(const shape::Region& traced, double width, double height) const {
+    const auto box = traced.bounds();
+    auto rings = traced.rings;
+    for (auto& ring : rings) {
+        for (auto& p : ring) {
+            p = {p.x * width / box.width(), p.y * height / box.height()};
+            if (m_mirrored->isChecked()) p.x = width - p.x;
+        }
+        if (m_mirrored->isChecked()) std::reverse(ring.begin(), ring.end()); // holes stay holes
+    }
+    return shape::Region{std::move(rings)};
 }
 
 Result<void> ClothDialog::read() {

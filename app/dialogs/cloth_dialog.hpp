@@ -27,6 +27,7 @@ private:
     void fill();
     [[nodiscard]] Result<void> read() override;
     [[nodiscard]] Result<shape::Region> area() const;
+    [[nodiscard]] shape::Region sided(const shape::Region& traced, double width, double height) const;
     void follow(bool well) override;
     [[nodiscard]] const quilt::Fabric* fabric() const;
     /// Another fabric was chosen: both sides alike goes with it.
@@ -37,7 +38,7 @@ private:
     ClothPicture* m_picture;
     QLineEdit *m_name, *m_size;
     QComboBox *m_fabric, *m_heldFor;
-    QCheckBox *m_runs, *m_scrap, *m_washed, *m_alike;
+    QCheckBox *m_runs, *m_scrap, *m_washed, *m_alike, *m_mirrored;
     QDoubleSpinBox* m_direction;
     QString m_sizeBefore; ///< untouched, the outline stays what it is
 };

@@ -43,6 +43,11 @@ WebDialog::WebDialog(const quilt::Web& web, measure::System units, QWidget* pare
     m_longest->setSpecialValueText(tr("the leaflet does not say"));
     m_longest->setValue(web.longest.value_or(0));
     form->addRow(tr("Longest, all together"), m_longest);
+    m_fromBack = named(new QCheckBox(tr("Press from the back too"), this), "web.fromBack");
+    m_maySew = named(new QCheckBox(tr("May be sewn through"), this), "web.maySew");
+    m_fromBack->setChecked(web.fromBack), m_maySew->setChecked(web.maySew);
+    form->addRow("", m_fromBack);
+    form->addRow("", m_maySew);
     auto* leaflet = new QLabel(
         tr("Take these from the maker's leaflet: too long or too hot, and the glue melts away."), this);
     leaflet->setWordWrap(true);
@@ -54,7 +59,7 @@ WebDialog::WebDialog(const quilt::Web& web, measure::System units, QWidget* pare
     choose(*m_papers, web.papers);
     choose(*m_kind, web.packet() != nullptr);
     m_sheets->setValue(web.packet() ? web.packet()->sheets : 1);
-    watch({m_name, m_width, m_length, m_papers, m_kind, m_sheets, m_longest});
+    watch({m_name, m_width, m_length, m_papers, m_kind, m_sheets, m_longest, m_fromBack, m_maySew});
     addFoot(*column, tr("Keep it so"), "web.keep");
 }
 
@@ -105,6 +110,8 @@ Result<void> WebDialog::read() {
     m_web.final = pressingIn(m_final);
     m_web.longest.reset();
     if (m_longest->value() > 0) m_web.longest = m_longest->value();
+    m_web.fromBack = m_fromBack->isChecked();
+    m_web.maySew = m_maySew->isChecked();
     if (sheets)
         m_web.stock = quilt::Packet{m_sheets->value(), *length};
     else

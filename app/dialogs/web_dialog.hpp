@@ -41,6 +41,7 @@ private:
     QSpinBox* m_sheets;
     PressingFields m_first{}, m_final{};
     QDoubleSpinBox* m_longest = nullptr;
+    QCheckBox *m_fromBack = nullptr, *m_maySew = nullptr;
 };
 
 } // namespace up::app

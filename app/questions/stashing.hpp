@@ -8,7 +8,8 @@ namespace up::app {
 
 struct ClothQuestion {
     quilt::Quilt quilt;
-    quilt::Cloth cloth; ///< without id: a new one
+    quilt::Cloth cloth;  ///< without id: a new one
+    bool traced = false; ///< its outline comes from a picture
 };
 
 struct ClothAnswer {

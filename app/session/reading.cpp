@@ -88,4 +88,9 @@ Result<quilt::Drawing> readFirstPage(const std::string& file, const std::shared_
     return readAs(file, ReadSettings{}.with(job));
 }
 
+Result<shape::Region> readLargest(const std::string& file, const std::shared_ptr<Job>& job) {
+    return readFirstPage(file, job).and_then(
+        [&](const quilt::Drawing& drawing) { return quilt::largestShape(drawing, file); });
+}
+
 } // namespace up::app

@@ -3,7 +3,7 @@
 #pragma once
 
 #include "core/base/job.hpp"
-#include "core/quilt/drawing.hpp"
+#include "core/quilt/cloth_shape.hpp"
 #include "intake/pages/pages.hpp"
 
 #include <memory>
@@ -51,6 +51,9 @@ struct FirstLook {
 
 /// The files are pages of one pattern, or hold several. Called aside.
 [[nodiscard]] FirstLook lookAt(const std::vector<std::string>& files, const std::shared_ptr<Job>& job);
+
+/// The largest shape on the first page, as quilt::largestShape.
+[[nodiscard]] Result<shape::Region> readLargest(const std::string& file, const std::shared_ptr<Job>& job);
 
 /// The first page of one file.
 [[nodiscard]] Result<quilt::Drawing> readFirstPage(const std::string& file, const std::shared_ptr<Job>& job);

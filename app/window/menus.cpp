@@ -197,6 +197,7 @@ void Menus::buildWeb() {
     add(menu, "bond.pin", tr("P&in on the cloth, or let go"), {}, [&] { m_room.cloths.togglePin(); });
     add(menu, "stash.cloth", tr("Put clot&h into the stash…"), QKeySequence("Ctrl+Shift+K"),
         [&] { m_room.cloths.add(); });
+    add(menu, "stash.trace", tr("Cloth &from a picture…"), {}, [&] { m_room.cloths.trace(); });
     menu->addSeparator();
     add(menu, "trace.away", tr("Put &away what is left"), {}, [&] { tracing.putAway(); });
     add(menu, "trace.least", tr("Off-cuts &worth keeping…"), {}, [&] { tracing.askLeastOffCut(); });
@@ -214,6 +215,7 @@ void Menus::buildIron() {
         const auto* block = m_room.session.block();
         presses.setByLayers(block && block->fusing == quilt::Fusing::atOnce);
     });
+    add(menu, "fuse.trace", tr("Your &own iron…"), {}, [&] { presses.traceIron(); });
     add(menu, "fuse.heat", tr("Show the &heat"), QKeySequence("H"),
         [&] { m_room.session.showHeat(!m_room.session.showsHeat()); });
 }

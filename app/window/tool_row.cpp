@@ -123,6 +123,7 @@ void ToolRow::buildBond(QLayout& row) {
         add({View::bond}, "bond.other", tr("Another cloth"), [this] { m_room.cloths.useAnother(); });
     m_pinCloth = add({View::bond}, "bond.pin", tr("Pin"), [this] { m_room.cloths.togglePin(); });
     add({View::bond, View::stash}, "stash.cloth", tr("Cloth…"), [this] { m_room.cloths.add(); });
+    add({View::stash}, "stash.trace", tr("Cloth from a picture…"), [this] { m_room.cloths.trace(); });
 }
 
 void ToolRow::buildLay(QLayout& row) {
@@ -202,6 +203,7 @@ void ToolRow::fillIrons() {
         if (same < 0) m_iron->addItem(q(iron.name), iron.id.value);
         if (iron.id == quilt.iron) m_iron->setCurrentIndex(m_iron->findText(q(iron.name)));
     }
+    m_iron->addItem(tr("Your own…"), 0);
     if (!quilt.iron) m_iron->setCurrentIndex(0);
 }
 
@@ -209,6 +211,8 @@ void ToolRow::chooseIron(int row) {
     const int data = m_iron->itemData(row).toInt();
     if (data < 0)
         m_room.presses.useSoleplate(static_cast<press::Soleplate>(-1 - data));
+    else if (data == 0)
+        m_room.presses.traceIron();
     else
         m_room.presses.useIron(IronId{static_cast<std::uint32_t>(data)});
     refresh();
@@ -271,7 +275,8 @@ void ToolRow::fillChoices() {
 void ToolRow::refresh() {
     fillChoices();
     const auto* block = m_session.block();
-    const QStringList makesOne{"block.new", "draw.import", "draw.shape", "stash.cloth"}; // they need no block
+    const QStringList makesOne{"block.new", "draw.import", "draw.shape", "stash.cloth",
+                               "stash.trace"}; // they need no block
     const auto isWanted = [&](const auto& shown) {
         const auto& views = shown.second;
         return std::find(views.begin(), views.end(), m_session.view()) != views.end() &&

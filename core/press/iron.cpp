@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/press/iron.hpp"
 
+#include "core/press/patch.hpp"
+
 #include <algorithm>
 
 namespace up::press {
@@ -41,6 +43,20 @@ Iron ironOf(Soleplate kind) {
     case Soleplate::wand: return {soleplate(36, 62), turns};
     }
     return {soleplate(118, 215), turns};
+}
+
+Result<Ring> soleplateFrom(const shape::Region& traced) {
+    constexpr double within = 0.2, least = 25.4, most = 16 * 25.4; // mm
+    const auto plain = shape::simplified(traced, within);
+    if (plain.rings.size() != 1) return failure(Code::badSoleplate);
+    const auto turn = Angle::ofDegrees(90) + boxRound(plain).turn; // the longer side across, then down
+    const auto upright = shape::transformed(plain, shape::Transform::turn(turn));
+    const auto box = upright.bounds();
+    if (box.height() < least || box.height() > most) return failure(Code::badSoleplate);
+    Ring out;
+    for (const Point p : upright.rings.front())
+        out.push_back(p - box.centre());
+    return out;
 }
 
 Result<Ring> coverOf(const Iron& iron, measure::Length overlap) {

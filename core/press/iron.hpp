@@ -30,6 +30,10 @@ struct Iron {
 /// Sizes are usual ones, no source.
 [[nodiscard]] Iron ironOf(Soleplate soleplate);
 
+/// A soleplate traced on paper: about its own middle, its length up and down, within 0.2 mm of the line. Errors:
+/// Code::badSoleplate when it has holes, is of several parts, or shorter than an inch or longer than 16.
+[[nodiscard]] Result<shape::Ring> soleplateFrom(const shape::Region& traced);
+
 /// What it covers for certain: half of `overlap` within its border. Errors: Code::badSoleplate {} when it crosses
 /// itself, when nothing or several parts are left of it, or when it is held in no way.
 [[nodiscard]] Result<shape::Ring> coverOf(const Iron& iron, measure::Length overlap);

@@ -32,4 +32,20 @@ Result<shape::Region> clothShape(measure::Length width, measure::Length height, 
     return shape::rectangle({0, 0, width.mm(), height.mm()});
 }
 
+Result<shape::Region> largestShape(const Drawing& drawing, const std::string& file) {
+    shape::Region largest;
+    for (const auto& drawn : drawing.shapes)
+        for (auto& island : shape::islands(shape::regionOf(drawn.outline)))
+            if (island.area() > largest.area()) largest = std::move(island);
+    if (largest.isEmpty()) return failure(Code::emptyDrawing, {file});
+    constexpr double finger = 12; // mm; common practice, no source
+    const auto isSmall = [&](const shape::Ring& ring) {
+        return shape::signedArea(ring) < 0 &&
+               shape::offset(shape::regionOf(shape::Rings{ring}), -finger / 2).isEmpty();
+    };
+    std::erase_if(largest.rings, isSmall);
+    const auto box = largest.bounds();
+    return shape::transformed(largest, shape::Transform::moveBy(-box.left, -box.top));
+}
+
 } // namespace up::quilt

@@ -4,6 +4,7 @@
 
 #include "core/base/error.hpp"
 #include "core/measure/say.hpp"
+#include "core/quilt/drawing.hpp"
 #include "core/shape/region.hpp"
 
 namespace up::quilt {
@@ -19,5 +20,10 @@ inline constexpr measure::Length mostCloth = measure::Length::ofInches(3600, 1);
 /// A rectangle, with its corner at the origin. Errors: Code::absurdSize outside leastCloth…mostCloth.
 [[nodiscard]] Result<shape::Region> clothShape(measure::Length width, measure::Length height,
                                                measure::System units);
+
+/// The largest shape of a drawing with its larger holes, its corner at the origin: cloth on a scan or photograph, or
+/// drawn round on paper. Holes through which no finger goes, and what is printed on it, are left out. Errors:
+/// Code::emptyDrawing {file}.
+[[nodiscard]] Result<shape::Region> largestShape(const Drawing& drawing, const std::string& file);
 
 } // namespace up::quilt

@@ -54,6 +54,10 @@ public:
     std::optional<app::ClothAnswer> cloth(const app::ClothQuestion& question) override {
         return clothAnswer ? clothAnswer(question) : std::nullopt;
     }
+    std::function<std::optional<app::IronAnswer>(const app::IronQuestion&)> ironAnswer; ///< none: as proposed
+    std::optional<app::IronAnswer> iron(const app::IronQuestion& question) override {
+        return ironAnswer ? ironAnswer(question) : app::IronAnswer{question.name, question.outline};
+    }
     std::optional<plan::Candidate> whichAnswer;
     std::optional<intake::PageGrid> gridAnswer;
     std::optional<intake::PageGrid> pageGrid(const std::vector<quilt::Drawing>&, measure::System) override {

@@ -12,9 +12,15 @@
 #include <QDoubleSpinBox>
 #include <QLineEdit>
 #include <QPushButton>
+#include <fstream>
 
 namespace up::test {
 namespace {
+
+class ClothTracing : public WindowTest {
+protected:
+    ClothTracing() { openSample(); }
+};
 
 using app::View;
 
@@ -231,6 +237,63 @@ TEST(ClothDialog, KeepsAnIrregularOutlineUntilSidesAreTyped) {
                       QPoint(picture.width() / 2, picture.height() / 2 + 60)); // downwards
     ASSERT_TRUE(dialog.answer().cloth.stripes);
     EXPECT_NEAR(dialog.answer().cloth.stripes->degrees(), 90, 1);
+}
+
+TEST_F(ClothTracing, AScrapIsTracedFromADrawingAndMirroredWhenItsRightSideIsUp) {
+    // An L, 100 × 60 mm, its foot to the right.
+    const auto path = m_dir.file("scrap.svg");
+    std::ofstream(path) << R"(<svg xmlns="http://www.w3.org/2000/svg" width="200mm" height="200mm"
+        viewBox="0 0 200 200"><path d="M20 20 H40 V60 H120 V80 H20 Z" fill="#446"/></svg>)";
+    const auto before = session().quilt().cloths.size();
+    std::optional<app::ClothQuestion> asked;
+    m_asker.clothAnswer = [&](const app::ClothQuestion& question) {
+        asked = question;
+        app::ClothDialog dialog(question);
+        dialog.findChild<QCheckBox*>("cloth.mirrored")->setChecked(true);
+        dialog.findChild<QLineEdit*>("cloth.name")->setText("traced");
+        dialog.accept();
+        return std::optional(dialog.answer());
+    };
+    m_asker.files = {QString::fromStdString(path)};
+    room().cloths.trace();
+    EXPECT_SOON(session().quilt().cloths.size() == before + 1);
+    ASSERT_TRUE(asked && asked->traced);
+    const shape::Region area{session().quilt().cloths.back().outline};
+    EXPECT_NEAR(area.area(), 20 * 60 + 80 * 20, 1);
+    EXPECT_NEAR(area.bounds().width(), 100, 0.5);
+    EXPECT_TRUE(area.contains({90, 10})) << "what stood on the left stands on the right, wrong side up";
+    EXPECT_FALSE(area.contains({10, 10}));
+    EXPECT_TRUE(session().quilt().cloths.back().scrap);
+    key(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(session().quilt().cloths.size(), before);
+}
+
+TEST_F(ClothTracing, APhotographWithoutSizeIsMadeAsLargeAsTheClothIs) {
+    quilt::Cloth cloth{};
+    cloth.outline = {{{0, 0}, {50, 0}, {50, 25}, {0, 20}}};
+    cloth.fabric = session().quilt().fabrics[0].id;
+    cloth.name = "torn";
+    app::ClothDialog dialog({session().quilt(), cloth, true});
+    dialog.findChild<QLineEdit*>("cloth.size")->setText("10in x 5in");
+    dialog.accept();
+    const auto box = shape::Region{dialog.answer().cloth.outline}.bounds();
+    EXPECT_NEAR(box.width(), 254, 1e-6);
+    EXPECT_NEAR(box.height(), 127, 1e-6);
+    EXPECT_EQ(dialog.answer().cloth.outline.front().size(), 4U) << "it keeps its shape";
+}
+
+TEST_F(ClothTracing, TheSampleScannersPageHasALargestShape) {
+    const auto before = session().quilt().cloths.size();
+    m_asker.clothAnswer = [&](const app::ClothQuestion& question) {
+        app::ClothDialog dialog(question);
+        dialog.findChild<QLineEdit*>("cloth.name")->setText("scanned");
+        dialog.accept();
+        return std::optional(dialog.answer());
+    };
+    m_asker.files = {QString::fromUtf8(qgetenv("UPSTAIRS_SHARE")) + "/demo/scanned-page.jpg"};
+    room().cloths.trace();
+    EXPECT_SOON(session().quilt().cloths.size() == before + 1);
+    EXPECT_GT(shape::Region{session().quilt().cloths.back().outline}.area(), 500);
 }
 
 } // namespace

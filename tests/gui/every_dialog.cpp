@@ -8,6 +8,7 @@
 #include "app/dialogs/fabric_dialog.hpp"
 #include "app/dialogs/ground_dialog.hpp"
 #include "app/dialogs/import_dialog.hpp"
+#include "app/dialogs/iron_dialog.hpp"
 #include "app/dialogs/join_dialog.hpp"
 #include "app/dialogs/light_box.hpp"
 #include "app/dialogs/machine_dialog.hpp"
@@ -119,6 +120,11 @@ std::unique_ptr<app::Form> dialogNamed(const std::string& which, Names names) {
         cloth.outline = shape::rectangle({0, 0, 200, 80}).rings;
         return std::make_unique<app::ClothDialog>(app::ClothQuestion{quilt, cloth});
     }
+    if (which == "iron")
+        return std::make_unique<app::IronDialog>(
+            app::IronQuestion{names == Names::words ? "my iron" : "1",
+                              {{-30, -60}, {30, -60}, {30, 60}, {-30, 60}},
+                              measure::System::inches});
     if (which == "edges")
         return std::make_unique<app::EdgeDialog>(app::EdgeQuestion{quilt, block, piece, {}});
     if (which == "fabrics")

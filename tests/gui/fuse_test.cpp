@@ -6,6 +6,7 @@
 #include <QComboBox>
 #include <QLabel>
 #include <QPushButton>
+#include <fstream>
 
 namespace up::test {
 namespace {
@@ -204,6 +205,49 @@ TEST_F(Fuse, WhatMeltsIsFastenedWithoutTheIron) {
     EXPECT_EQ(session().next().what, plan::What::step);
     EXPECT_TRUE(find<QLabel>("now.do").text().contains("without the iron"))
         << find<QLabel>("now.do").text().toStdString();
+}
+
+TEST_F(Fuse, OnesOwnIronIsTracedFromADrawingOfItsSoleplate) {
+    // Drawn round on paper, lying on its side: 200 mm long with a pointed tip, 90 mm wide.
+    const auto path = m_dir.file("my iron.svg");
+    std::ofstream(path) << R"(<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="200mm"
+        viewBox="0 0 300 200"><path d="M40 50 L160 50 L240 95 L160 140 L40 140 Z" fill="#333"/></svg>)";
+    m_asker.files = {QString::fromStdString(path)};
+    choose(3);
+    EXPECT_SOON(session().quilt().irons.size() == 1);
+    known();
+    const auto& iron = session().quilt().irons[0];
+    EXPECT_EQ(iron.name, "my iron");
+    const auto box = boundsOf(iron.outline.front());
+    EXPECT_NEAR(box.height(), 200, 0.5);
+    EXPECT_NEAR(box.width(), 90, 0.5);
+    EXPECT_NEAR(box.centre().x, 0, 1e-6);
+    EXPECT_EQ(plan().iron.outline, iron.outline.front());
+    EXPECT_EQ(find<QComboBox>("fuse.iron").currentText(), "my iron");
+}
+
+TEST_F(Fuse, ASoleplateWithHolesOrOfNoSizeIsRefusedInOneSentence) {
+    const auto refused = [&](const char* drawn) {
+        const auto path = m_dir.file("bad.svg");
+        std::ofstream(path) << R"(<svg xmlns="http://www.w3.org/2000/svg" width="900mm" height="900mm"
+            viewBox="0 0 900 900"><path fill-rule="evenodd" d=")"
+                            << drawn << R"("/></svg>)";
+        m_asker.files = {QString::fromStdString(path)};
+        room().presses.traceIron();
+        EXPECT_SOON(said().contains("That is no iron")) << said().toStdString();
+        EXPECT_TRUE(session().quilt().irons.empty());
+    };
+    refused("M10 10 H110 V210 H10 Z M40 40 H80 V90 H40 Z");
+    refused("M10 10 H20 V24 H10 Z");
+    refused("M10 10 H510 V810 H10 Z");
+}
+
+TEST_F(Fuse, TheLeafletsFormSaysWhetherTheBackIsPressed) {
+    m_asker.webAnswer = [](quilt::Web& web) { web.fromBack = false; };
+    room().commands.editWeb();
+    known();
+    for (const auto& stage : plan().stages)
+        EXPECT_FALSE(stage.fromBack);
 }
 
 } // namespace
