@@ -9,6 +9,7 @@
 #include <algorithm>
 #include <array>
 #include <cctype>
+#include <cmath>
 
 namespace up::words {
 namespace {
@@ -122,11 +123,14 @@ private:
         case Step::bonded: return bonding(pieces, caution);
         case Step::marked:
             return {said(N_("Draw the marks on {0}."), {pieces}),
-                    tr("The paper is still on: hold it to a window and draw on the right side."),
+                    std::string(tr("The paper is still on: hold it to a window or lay it on the light box, and draw "
+                                   "on the right side.")) +
+                        penWords(),
                     tr("Marks drawn"), caution};
         case Step::cleanCut:
             return {said(N_("Clean cut {0}."), {pieces}),
-                    tr("Web and fabric together, exactly on the line, so the glue reaches the edge."),
+                    cutWords() +
+                        tr("Web and fabric together, exactly on the line, so the glue reaches the edge."),
                     tr("Clean cut done"), caution};
         case Step::laid:
             return {said(N_("Peel the paper and lay {0}."), {pieces}), placeWords(), tr("Laid"), caution};
@@ -153,7 +157,7 @@ private:
         case Step::stitched:
             return {said(N_("Stitch {0} with {1} thread."), {pieces, thread()}),
                     tr("The lowest first: the stitching above covers its starts and stops.") +
-                        afterStitching(),
+                        notSewn() + afterStitching(),
                     tr("Stitched"), caution};
         }
         return {};
@@ -196,6 +200,28 @@ private:
         if (press.fromBack) return tr("Turn the block over: from the back now.");
         return press.layer >= 0 ? said(N_("Layer {0}, from below."), {std::to_string(press.layer + 1)})
                                 : tr("On the block, from the front.");
+    }
+
+    [[nodiscard]] std::string penWords() const {
+        if (!m_now.pen) return "";
+        return std::string(" ") +
+               (*m_now.pen == plan::Pen::permanent
+                    ? tr("A permanent pen will do: stitching or another piece covers them.")
+                    : tr("With a pen that washes out, for they stay in sight. Not one that vanishes with heat: "
+                         "the iron comes next."));
+    }
+    /// "8 cuts as they are numbered, 3 by ruler; about 12 min at your pace. Label 3 and 5: they look alike. "
+    [[nodiscard]] std::string cutWords() const {
+        if (!m_now.cut) return "";
+        const auto& cut = *m_now.cut;
+        std::string out = said(N2_("{0} cut", "{0} cuts, in the order of the numbers"), cut.cuts);
+        if (cut.byRuler > 0) out += said(N2_(", {0} by ruler", ", {0} by ruler"), cut.byRuler);
+        const auto minutes = plainNumber(std::max(1.0, std::round(cut.minutes)), 0);
+        out = said(cut.learnt ? N_("{0}; about {1} min at your pace.") : N_("{0}; about {1} min."), {out, minutes});
+        if (!cut.alike.empty())
+            out += " " + said(N_("Write a label for {0} now: they look like others."),
+                              {numbersWords(m_block, cut.alike, 6)});
+        return out + " ";
     }
 
     /// The first chunk on a fabric is asked for once: its button says which side is up.
@@ -254,6 +280,12 @@ private:
         return out;
     }
 
+    [[nodiscard]] std::string notSewn() const {
+        const auto* found = find(m_quilt.webs, m_block.web);
+        return found && !found->maySew
+                   ? std::string(" ") + tr("Its web's leaflet says that it is not to be sewn: the needle gums up.")
+                   : "";
+    }
     [[nodiscard]] std::string afterStitching() const {
         const auto* piece = find(m_block.pieces, m_now.pieces.front());
         return piece && piece->shine == quilt::Shine::cutAway

@@ -67,8 +67,8 @@ Result<void> IronDialog::read() {
 
 void IronDialog::follow(bool well) {
     if (well)
-        m_picture->show(shape::regionOf(shape::Rings{m_answer.outline}), std::nullopt, false,
-                        look::q(look::slate), m_question.units);
+        m_picture->showIron(shape::regionOf(shape::Rings{m_answer.outline}), look::q(look::slate),
+                            m_question.units);
 }
 
 } // namespace up::app

@@ -61,7 +61,7 @@ void ClothPicture::paint(QPainter& painter, const QTransform& map) {
     const auto box = m_area.bounds();
     painter.setPen(Qt::white); // on the mat
     painter.drawText(QRectF(0, height() - 26, width(), 24), Qt::AlignCenter,
-                     tr("wrong side up, %1")
+                     (m_isIron ? tr("seen from above, %1") : tr("wrong side up, %1"))
                          .arg(q(measure::saySize(measure::Length::ofMm(box.width()),
                                                  measure::Length::ofMm(box.height()), m_units))));
 }

@@ -18,6 +18,12 @@ public:
     void show(const shape::Region& area, std::optional<measure::Angle> stripes, bool oneWay, QColor cloth,
               measure::System units);
 
+    /// What is shown is the soleplate of an iron.
+    void showIron(const shape::Region& area, QColor colour, measure::System units) {
+        m_isIron = true;
+        show(area, std::nullopt, false, colour, units);
+    }
+
 signals:
     /// As it lies: 0° to the right, 90° down.
     void turned(double degrees);
@@ -31,7 +37,7 @@ protected:
 private:
     shape::Region m_area;
     std::optional<measure::Angle> m_stripes;
-    bool m_oneWay = false;
+    bool m_oneWay = false, m_isIron = false;
     QColor m_cloth;
     measure::System m_units = measure::System::inches;
 };

@@ -119,6 +119,11 @@ const plan::BondPlan& Derived::bonding() {
     return *m_bonding;
 }
 
+const plan::CutPlan& Derived::cutting() {
+    if (!m_cutting) m_cutting = m_block ? plan::planCutting(*m_quilt, *m_block, trace()) : plan::CutPlan{};
+    return *m_cutting;
+}
+
 const plan::StitchPlan& Derived::stitch() {
     if (!m_stitch) m_stitch = m_block ? plan::planStitching(*m_block, block()) : plan::StitchPlan{};
     return *m_stitch;

@@ -58,6 +58,8 @@ public:
     [[nodiscard]] const std::vector<plan::TooClose>& tooClose();
     /// What lies on which cloth.
     [[nodiscard]] const plan::BondPlan& bonding();
+    /// What is to be cut out of the chunks.
+    [[nodiscard]] const plan::CutPlan& cutting();
     [[nodiscard]] const plan::StitchPlan& stitch();
     /// Where the iron goes, as was last found out (aside, by `PressJob`): it may be of the state before the last
     /// change. Null while nothing is known, or when pieces have come or gone since.
@@ -87,6 +89,7 @@ private:
     std::optional<plan::TracePlan> m_trace, m_traceBefore;
     std::optional<std::vector<plan::TooClose>> m_tooClose;
     std::optional<plan::BondPlan> m_bonding;
+    std::optional<plan::CutPlan> m_cutting;
     std::optional<plan::StitchPlan> m_stitch;
     std::shared_ptr<const plan::PressPlan> m_pressing;
     std::vector<PieceId> m_pressedPieces; ///< of the block that it is of

@@ -142,7 +142,8 @@ plan::Now Session::next() {
                               [this]() -> const plan::BondPlan& { return m_derived.bonding(); },
                               [this]() -> const plan::StitchPlan& { return m_derived.stitch(); },
                               m_view == View::fuse ? [this] { return m_derived.pressing().get(); }
-                                                   : std::function<const plan::PressPlan*()>()});
+                                                   : std::function<const plan::PressPlan*()>(),
+                              [this]() -> const plan::CutPlan& { return m_derived.cutting(); }});
     return *m_next;
 }
 

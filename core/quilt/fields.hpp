@@ -185,6 +185,7 @@ constexpr auto fieldsOf(Of<Piece>) {
                       unlessUsual("locked", &T::locked).of(About::self),
                       unlessUsual("counted", &T::counted).of(About::making),
                       unlessUsual("melts", &T::melts),
+                      unlessUsual("marksStitched", &T::marksStitched),
                       unlessUsual("lifts", &T::lifts).of(About::making)};
 }
 

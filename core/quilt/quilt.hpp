@@ -161,6 +161,7 @@ struct Piece {
     bool locked = false;  ///< stays where it is
     bool counted = false; ///< it is there: it was counted before laying
     bool melts = false;   ///< dots, metallic fibres: never under the iron
+    bool marksStitched = false; ///< stitching follows its marks and covers them
     bool lifts = false;   ///< an edge of it did when it was tested: to be pressed again
     bool operator==(const Piece&) const;
     [[nodiscard]] bool hasMarks() const { return !marks->empty(); }

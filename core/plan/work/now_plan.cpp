@@ -72,6 +72,38 @@ bool waitsForCloth(const BondPlan& bonding) {
                        [](const ChunkShort& one) { return one.why == WhyShort::notLaid; });
 }
 
+/// What all of them allow: one mark in sight, and the pen washes out.
+Pen penFor(const Block& block, const BlockPlan& plan, const std::vector<PieceId>& pieces) {
+    for (const auto id : pieces)
+        if (const auto i = static_cast<std::size_t>(numberOf(block, id)) - 1;
+            block.pieces[i].hasMarks() && adviceForMarks(block, plan, i).pen == Pen::washesOut)
+            return Pen::washesOut;
+    return Pen::permanent;
+}
+
+Now cutting(const Block& block, const Known& known) {
+    Now now = chunkWise(Tread::cut, block, known.trace);
+    if (now.what != What::step) return now;
+    if (now.step == Step::marked) now.pen = penFor(block, known.plan, now.pieces);
+    if (now.step != Step::cleanCut || !known.cutting) return now;
+    const auto& plan = known.cutting();
+    for (const auto& chunk : plan.chunks) {
+        const auto isNow = [&](PieceId id) {
+            return std::find(now.pieces.begin(), now.pieces.end(), id) != now.pieces.end();
+        };
+        if (std::none_of(chunk.pieces.begin(), chunk.pieces.end(), isNow)) continue;
+        CutNow cut{chunk.cuts.size(), 0, chunk.minutes, plan.learnt, {}};
+        for (const auto& one : chunk.cuts)
+            cut.byRuler += one.why == cut::Why::ruler ? 1 : 0;
+        for (const auto& alike : plan.alike)
+            for (const auto id : alike)
+                if (isNow(id)) cut.alike.push_back(id);
+        now.cut = std::move(cut);
+        break;
+    }
+    return now;
+}
+
 /// The lowest piece that may be laid; its marks first, while the paper is still on.
 Now laying(const Block& block, const BlockPlan& plan) {
     for (std::size_t i = 0; i < block.pieces.size(); ++i) {
@@ -79,6 +111,7 @@ Now laying(const Block& block, const BlockPlan& plan) {
         const auto& piece = block.pieces[i];
         const bool marksFirst = quilt::losesMarks(piece.work, Step::laid, piece.hasMarks());
         auto now = stepFor(Tread::lay, block, marksFirst ? Step::marked : Step::laid, {piece.id});
+        if (marksFirst) now.pen = penFor(block, plan, now.pieces);
         now.lay = layStep(plan, planGround(block), i);
         return now;
     }
@@ -186,7 +219,7 @@ Now nowOn(Tread tread, const Block& block, const Known& known) {
             return now;
         }
         return chunkWise(tread, block, trace);
-    case Tread::cut: return chunkWise(tread, block, trace);
+    case Tread::cut: return cutting(block, known);
     case Tread::lay: return laying(block, plan);
     case Tread::fuse: return fusing(block, plan, known);
     case Tread::stitch: return stitching(block, plan, known.stitches());

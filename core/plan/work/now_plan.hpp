@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/plan/bond/bond_plan.hpp"
+#include "core/plan/cut/cut_plan.hpp"
 #include "core/plan/fuse/press_plan.hpp"
 #include "core/plan/lay/dry_lay.hpp"
 #include "core/plan/trace/trace_plan.hpp"
@@ -39,6 +40,14 @@ struct PressNow {
     bool startsStage = false;     ///< nothing of it is pressed yet
 };
 
+/// Cutting one chunk.
+struct CutNow {
+    std::size_t cuts = 0, byRuler = 0;
+    double minutes = 0;
+    bool learnt = false;      ///< at the user's own pace
+    std::vector<PieceId> alike; ///< of its pieces, those that want a label
+};
+
 struct Now {
     What what = What::allDone;
     quilt::Tread tread = quilt::Tread::draw; ///< where the work is; for goOn: where to go
@@ -51,6 +60,8 @@ struct Now {
     std::optional<PlacementStep> lay; ///< where the piece goes, for laying
     std::optional<PressNow> press{};  ///< for What::press
     std::optional<EdgeTest> test{};   ///< where, for testing one piece
+    std::optional<CutNow> cut{};      ///< for clean cutting
+    std::optional<Pen> pen{};         ///< for drawing marks
 };
 
 /// What is known of a block. The functions are asked only when it matters.
@@ -61,6 +72,7 @@ struct Known {
     std::function<const StitchPlan&()> stitches;
     /// Null while it is being worked out. Nobody to ask: pieces are fused without a plan.
     std::function<const PressPlan*()> pressing{};
+    std::function<const CutPlan&()> cutting{}; ///< may be nobody too
 };
 
 /// The next thing on one tread.
