@@ -88,10 +88,12 @@ constexpr std::array<Plural, valuesOf<Kind>> patterns{{
         "or let them go."),
     N2_("Piece {0} is wholly hidden by the pieces above it.",
         "{9} pieces are wholly hidden by those above them, such as {0}."),
-    N2_("The paper came off piece {0} before its marks were drawn. Draw them by eye from the placement "
-        "sheet.",
-        "The paper came off {9} pieces before their marks were drawn, such as {0}. Draw them by eye from the "
-        "placement sheet."),
+    N2_("The paper came off piece {0} before its marks were drawn. Lay the placement sheet beneath it on a "
+        "light "
+        "box or a window, and draw them through.",
+        "The paper came off {9} pieces before their marks were drawn, such as {0}. Lay the placement sheet "
+        "beneath "
+        "them on a light box or a window, and draw the marks through."),
     N2_("Up to {0} layers lie on each other over {1}: the block gets stiff there. Windows in the web would "
         "free {2}.",
         "Up to {0} layers lie on each other over {1}: the block gets stiff there. Windows in the web would "
@@ -198,6 +200,7 @@ constexpr std::array<Plural, valuesOf<Fix>> fixes{{
     N2_("Bring it up", "Bring all {0} up"),
     N2_("Any way up", "Any way up for all {0}"),
     N2_("Near in colour", "Near in colour for all {0}"),
+    N2_("Drawn through", "All {0} drawn through"),
     N2_("Leave it so", "Leave all {0} so"),
 }};
 

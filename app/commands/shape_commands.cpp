@@ -4,6 +4,7 @@
 #include "app/commands/answered.hpp"
 #include "app/look/text.hpp"
 
+#include "core/edit/saying.hpp"
 #include "core/pattern/pattern.hpp"
 #include "core/shape/joining.hpp"
 #include "core/shape/region.hpp"
@@ -155,6 +156,18 @@ void ShapeCommands::arrange() {
 void ShapeCommands::mirror() {
     if (const auto* piece = chosen())
         apply(edit::mirrorPiece(m_session.quilt(), m_session.blockId(), piece->id), tr("mirror"));
+}
+
+void ShapeCommands::toggleMarksStitched() {
+    const auto* piece = chosen();
+    if (!piece) return;
+    if (!piece->hasMarks()) return m_session.complain(tr("This piece has no marks."));
+    const bool stitched = !piece->marksStitched;
+    if (m_session.apply(edit::set(m_session.quilt(), m_session.blockId(), m_session.chosen(),
+                                  &quilt::Piece::marksStitched, stitched),
+                        tr("marks are stitched")))
+        m_session.tell(stitched ? tr("Stitching will cover its marks: a permanent pen will do.")
+                                : tr("Its marks stay in sight: a pen that washes out is wanted."));
 }
 
 void ShapeCommands::setEdges() {

@@ -22,6 +22,8 @@ public:
     /// Copies, cuts and halves of the chosen piece.
     void arrange();
     void mirror();
+    /// Stitching will cover the chosen piece's marks, or not.
+    void toggleMarksStitched();
     /// Dotted edges of the chosen piece.
     void setEdges();
     /// By its measures.

@@ -12,6 +12,7 @@
 #include "words/now_words.hpp"
 
 #include <QFileInfo>
+#include <algorithm>
 
 namespace up::app {
 
@@ -89,6 +90,12 @@ PrintKind kindOf(const Session& session, Sheets sheets) {
             tr("For tracing at a window from the back: tape it to the glass behind the background. Print at "
                "100 %."),
             output::mirroredPlacementPages);
+    case Sheets::labels:
+        return kindOf(
+            session, tr("Labels for envelopes"),
+            tr("Which pieces are kept together until they are laid, with their outlines. Once they are cut "
+               "apart, the papers come off and the numbers with them."),
+            output::labelPages);
     case Sheets::onWeb: break;
     }
     auto out =
@@ -103,14 +110,25 @@ PrintKind kindOf(const Session& session, Sheets sheets) {
 
 } // namespace
 
+namespace {
+/// Cut, or about to be, and not in its place yet: such pieces go astray.
+bool anyToKeep(const quilt::Block& block) {
+    return std::any_of(block.pieces.begin(), block.pieces.end(), [](const auto& piece) {
+        return piece.work.step >= quilt::Step::bonded && piece.work.step < quilt::Step::laid;
+    });
+}
+} // namespace
+
 void SheetCommands::print(Sheets first) {
     const auto* block = wanted();
     if (!block) return;
     PrintQuestion question;
     question.block = q(block->name);
-    for (const auto sheets : {Sheets::tracing, Sheets::placement, Sheets::mirrored, Sheets::onWeb}) {
+    for (const auto sheets :
+         {Sheets::tracing, Sheets::placement, Sheets::mirrored, Sheets::onWeb, Sheets::labels}) {
         if (!block->layout && (sheets == Sheets::tracing || sheets == Sheets::onWeb))
             continue; // nothing to trace yet
+        if (sheets == Sheets::labels && !anyToKeep(*block)) continue;
         if (sheets == first) question.first = question.kinds.size();
         question.kinds.push_back(kindOf(m_session, sheets));
     }
@@ -137,7 +155,14 @@ void SheetCommands::openLightBox() {
     const auto* block = wanted();
     if (!block) return;
     aside(
-        this, [quilt = m_session.quilt(), copy = *block] { return output::wholeSheets(quilt, copy); },
+        this,
+        [quilt = m_session.quilt(), copy = *block, marksFirst = m_session.view() == View::cut] {
+            return output::wholeSheets(quilt, copy).map([&](std::vector<output::WholeSheet>&& sheets) {
+                auto marks = output::markSheets(quilt, copy);
+                sheets.insert(marksFirst ? sheets.begin() : sheets.end(), marks.begin(), marks.end());
+                return sheets;
+            });
+        },
         [this](const Result<std::vector<output::WholeSheet>>& sheets) {
             if (!sheets) return m_session.complain(sheets.error());
             m_asker.lightBox({*sheets, m_settings, m_session.quilt().units});

@@ -152,8 +152,9 @@ void StackCommands::toggleMelts() {
     if (m_session.apply(edit::set(m_session.quilt(), m_session.blockId(), m_session.chosen(),
                                   &quilt::Piece::melts, melts),
                         tr("melts")))
-        m_session.tell(melts ? tr("The iron keeps away from it now: fuse it last, by the maker's leaflet.")
-                             : tr("It may be pressed like the others."));
+        m_session.tell(
+            melts ? tr("The iron keeps away from it now: it is fastened without, as its own leaflet says.")
+                  : tr("It may be pressed like the others."));
 }
 
 void StackCommands::toggleUnit() {

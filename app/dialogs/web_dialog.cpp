@@ -4,6 +4,7 @@
 #include "app/look/text.hpp"
 
 #include "app/look/names.hpp"
+#include "app/look/wrap_label.hpp"
 #include "core/edit/naming.hpp"
 
 #include <QCheckBox>
@@ -11,7 +12,6 @@
 #include <QDoubleSpinBox>
 #include <QFormLayout>
 #include <QHBoxLayout>
-#include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
 #include <QSpinBox>
@@ -46,13 +46,14 @@ WebDialog::WebDialog(const quilt::Web& web, measure::System units, QWidget* pare
     m_fromBack = named(new QCheckBox(tr("Press from the back too"), this), "web.fromBack");
     m_maySew = named(new QCheckBox(tr("May be sewn through"), this), "web.maySew");
     m_fromBack->setChecked(web.fromBack), m_maySew->setChecked(web.maySew);
-    form->addRow("", m_fromBack);
-    form->addRow("", m_maySew);
-    auto* leaflet = new QLabel(
-        tr("Take these from the maker's leaflet: too long or too hot, and the glue melts away."), this);
-    leaflet->setWordWrap(true);
-    leaflet->setProperty("role", "quiet");
-    form->addRow(leaflet);
+    auto* said = new QHBoxLayout;
+    said->addWidget(m_fromBack);
+    said->addWidget(m_maySew);
+    form->addRow("", said);
+    auto* leaflet = new WrapLabel("quiet", this);
+    leaflet->setText(
+        tr("Take these from the maker's leaflet: too long or too hot, and the glue melts away."));
+    column->addWidget(leaflet);
     m_name->setText(q(web.name));
     m_width->setText(q(measure::say(web.width, units)));
     m_length->setText(q(measure::say(web.length(), units)));

@@ -10,6 +10,7 @@ void Derived::reset(const quilt::Quilt* quilt, const quilt::Block* block) {
     fresh.m_known = std::move(m_known);
     fresh.m_judged = std::move(m_judged);
     fresh.m_traceBefore = m_trace ? std::move(m_trace) : std::move(m_traceBefore);
+    fresh.m_cuttingBefore = m_cutting ? std::move(m_cutting) : std::move(m_cuttingBefore);
     fresh.m_plans = std::move(m_plans);
     fresh.m_placements = std::move(m_placements);
     fresh.m_judgedPieces = std::move(m_judgedPieces);
@@ -120,7 +121,10 @@ const plan::BondPlan& Derived::bonding() {
 }
 
 const plan::CutPlan& Derived::cutting() {
-    if (!m_cutting) m_cutting = m_block ? plan::planCutting(*m_quilt, *m_block, trace()) : plan::CutPlan{};
+    if (!m_cutting)
+        m_cutting = m_block ? plan::planCutting(*m_quilt, *m_block, trace(),
+                                                m_cuttingBefore ? &*m_cuttingBefore : nullptr)
+                            : plan::CutPlan{};
     return *m_cutting;
 }
 

@@ -89,7 +89,7 @@ private:
     std::optional<plan::TracePlan> m_trace, m_traceBefore;
     std::optional<std::vector<plan::TooClose>> m_tooClose;
     std::optional<plan::BondPlan> m_bonding;
-    std::optional<plan::CutPlan> m_cutting;
+    std::optional<plan::CutPlan> m_cutting, m_cuttingBefore;
     std::optional<plan::StitchPlan> m_stitch;
     std::shared_ptr<const plan::PressPlan> m_pressing;
     std::vector<PieceId> m_pressedPieces; ///< of the block that it is of

@@ -116,6 +116,8 @@ void Menus::buildPiece() {
     add(menu, "piece.arrange", tr("&Copies, cuts and halves…"), QKeySequence("Ctrl+D"),
         [&] { shapes.arrange(); });
     add(menu, "piece.mirror", tr("M&irror"), QKeySequence("Ctrl+Shift+M"), [&] { shapes.mirror(); });
+    add(menu, "piece.marksStitched", tr("Mar&ks are stitched over, or not"), {},
+        [&] { m_room.shapes.toggleMarksStitched(); });
     add(menu, "piece.edges", tr("&Dotted edges…"), QKeySequence("Ctrl+E"), [&] { shapes.setEdges(); });
     menu->addSeparator();
     add(menu, "piece.which", tr("&Which piece is this?…"), QKeySequence("Ctrl+F"),

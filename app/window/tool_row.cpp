@@ -80,6 +80,9 @@ void ToolRow::buildTrace(QLayout& row) {
     connect(machine, &QPushButton::clicked, this, [this] { m_room.sheets.cutByMachine(); });
     auto* which = on({View::cut}, named(new QPushButton(tr("Which piece is this?…"), this), "cut.which"));
     connect(which, &QPushButton::clicked, this, [this] { m_room.shapes.findPiece(); });
+    auto* labels = on({View::cut}, named(new QPushButton(tr("Labels…"), this), "cut.labels"));
+    connect(labels, &QPushButton::clicked, this,
+            [this] { m_room.sheets.print(SheetCommands::Sheets::labels); });
     auto* about = on({View::trace}, named(new QPushButton(tr("About it…"), this), "trace.editWeb"));
     connect(about, &QPushButton::clicked, this, [this] { m_room.commands.editWeb(); });
     m_web->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
@@ -97,6 +100,7 @@ void ToolRow::buildTrace(QLayout& row) {
     row.addWidget(cut);
     row.addWidget(machine);
     row.addWidget(which);
+    row.addWidget(labels);
     connect(m_web, &QComboBox::activated, this, [this](int i) {
         m_session.apply(
             edit::setWeb(m_session.quilt(), m_session.blockId(), WebId{m_web->itemData(i).toUInt()}),
@@ -135,7 +139,8 @@ void ToolRow::buildLay(QLayout& row) {
     m_steps = on({View::lay}, named(new QPushButton(tr("Step by step"), this), "lay.steps"));
     m_count = on({View::lay}, named(new QPushButton(tr("All there?"), this), "lay.count"));
     auto* sheet = on({View::lay}, named(new QPushButton(tr("Print…"), this), "lay.sheet"));
-    auto* light = on({View::trace, View::lay}, named(new QPushButton(tr("Light box…"), this), "light.open"));
+    auto* light =
+        on({View::trace, View::cut, View::lay}, named(new QPushButton(tr("Light box…"), this), "light.open"));
     connect(light, &QPushButton::clicked, this, [this] { m_room.sheets.openLightBox(); });
     for (QWidget* part :
          {static_cast<QWidget*>(m_background), static_cast<QWidget*>(left), static_cast<QWidget*>(right),

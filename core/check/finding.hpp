@@ -74,27 +74,28 @@ enum class Fix : std::uint8_t {
     markRunsOff,
     mirror,
     otherSide,
-    trimLower,  ///< the lower piece is cut back
-    widenUpper, ///< the upper piece is made wider there
-    nudgeUpper, ///< the upper piece is moved over it
-    tuck,       ///< the lower piece grows beneath the upper
-    untie,      ///< one of them is cut in two
-    line,       ///< it gets a lining
-    cutAway,    ///< what lies behind is cut away after stitching
-    windows,    ///< windows are cut in the web
-    carryOn,    ///< it runs off the block
-    noUnit,     ///< the pieces are no unit any more
-    leaveOut,   ///< the piece is taken out of the block
-    bringUp,    ///< it goes over all that lies on it
-    anyWay,     ///< it no longer matters how the print runs over them
-    nearFabric, ///< another fabric of the stash, near in colour and as light
-    leaveSo     ///< it was looked at and may be; every doubtful finding has it last
+    trimLower,    ///< the lower piece is cut back
+    widenUpper,   ///< the upper piece is made wider there
+    nudgeUpper,   ///< the upper piece is moved over it
+    tuck,         ///< the lower piece grows beneath the upper
+    untie,        ///< one of them is cut in two
+    line,         ///< it gets a lining
+    cutAway,      ///< what lies behind is cut away after stitching
+    windows,      ///< windows are cut in the web
+    carryOn,      ///< it runs off the block
+    noUnit,       ///< the pieces are no unit any more
+    leaveOut,     ///< the piece is taken out of the block
+    bringUp,      ///< it goes over all that lies on it
+    anyWay,       ///< it no longer matters how the print runs over them
+    nearFabric,   ///< another fabric of the stash, near in colour and as light
+    drawnThrough, ///< its marks were drawn after all
+    leaveSo       ///< it was looked at and may be; every doubtful finding has it last
 };
 constexpr auto keysOf(Fix) {
-    return std::to_array<std::string_view>({"moveInside", "markRunsOff", "mirror", "otherSide", "trimLower",
-                                            "widenUpper", "nudgeUpper", "tuck", "untie", "line", "cutAway",
-                                            "windows", "carryOn", "noUnit", "leaveOut", "bringUp", "anyWay",
-                                            "nearFabric", "leaveSo"});
+    return std::to_array<std::string_view>(
+        {"moveInside", "markRunsOff", "mirror", "otherSide",  "trimLower",    "widenUpper", "nudgeUpper",
+         "tuck",       "untie",       "line",   "cutAway",    "windows",      "carryOn",    "noUnit",
+         "leaveOut",   "bringUp",     "anyWay", "nearFabric", "drawnThrough", "leaveSo"});
 }
 
 /// A length that is told apart from others by less than a sixteenth: said to 1/32 in.

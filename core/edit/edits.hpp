@@ -120,6 +120,8 @@ inline constexpr Length mostWeb = Length::ofInches(3600, 1);
 /// One step done on each piece, logged. Errors: Code::notYet by the piece's own history (quilt::advanced).
 [[nodiscard]] Edited record(const Quilt& quilt, BlockId block, const std::vector<PieceId>& pieces,
                             quilt::Step step, std::int64_t time);
+/// The marks are on the fabric though the paper was off: drawn through from the placement sheet.
+[[nodiscard]] Edited marksDrawnThrough(const Quilt& quilt, BlockId block, PieceId piece);
 /// Back to be traced again, with the reason in the log; its place on the web is given up.
 [[nodiscard]] Edited ruin(const Quilt& quilt, BlockId block, PieceId piece, std::string reason,
                           std::int64_t time);

@@ -229,6 +229,10 @@ Edited record(const Quilt& quilt, BlockId blockId, const std::vector<PieceId>& p
     return out;
 }
 
+Edited marksDrawnThrough(const Quilt& quilt, BlockId block, PieceId id) {
+    return changePiece(quilt, block, id, [](Block&, Piece& piece) { piece.work.marksDrawn = true; });
+}
+
 Edited ruin(const Quilt& quilt, BlockId blockId, PieceId id, std::string reason, std::int64_t time) {
     auto out = changePiece(quilt, blockId, id, [&](Block& block, Piece& piece) {
         beginAgain(block, piece);

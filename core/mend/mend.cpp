@@ -75,6 +75,7 @@ Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
     case Fix::bringUp: return broughtUp(quilt, block, piece);
     case Fix::anyWay:
     case Fix::nearFabric: return onOtherCloth(quilt, block, piece, fix);
+    case Fix::drawnThrough: return edit::marksDrawnThrough(quilt, block, piece);
     case Fix::leaveSo: return edit::leaveSo(quilt, block, {plan::leftSo(finding)});
     }
     return quilt;

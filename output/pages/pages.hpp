@@ -56,6 +56,15 @@ placementPages(const quilt::Quilt& quilt, const quilt::Block& block, const PageO
 [[nodiscard]] Result<std::vector<sheet::Page>>
 mirroredPlacementPages(const quilt::Quilt& quilt, const quilt::Block& block, const PageOptions& options);
 
+/// Labels for envelopes: the pieces that go together from here on, by unit and step, with their outlines; eight to a
+/// sheet. Errors: Code::nothingToDo when all pieces lie on the block.
+[[nodiscard]] Result<std::vector<sheet::Page>>
+labelPages(const quilt::Quilt& quilt, const quilt::Block& block, const PageOptions& options);
+
+/// For a light box: each piece that has marks which are not drawn and its paper on, from the right side, with its
+/// marks. None when there are no such.
+[[nodiscard]] std::vector<WholeSheet> markSheets(const quilt::Quilt& quilt, const quilt::Block& block);
+
 /// A machine's mats, each as large as the mat, one layer per fabric; pieces without a fabric are left out.
 [[nodiscard]] std::vector<sheet::Page> matPages(const quilt::Quilt& quilt, const quilt::Block& block,
                                                 const plan::MachinePlan& plan, double width, double height);

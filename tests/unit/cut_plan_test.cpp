@@ -2,6 +2,7 @@
 // What is cut out of each chunk, what is labelled, with which pen marks are drawn.
 #include "core/edit/change.hpp"
 #include "core/plan/cut/cut_plan.hpp"
+#include "core/plan/cut/envelopes.hpp"
 #include "tests/support/on_cloths.hpp"
 #include "tests/support/shapes.hpp"
 
@@ -45,7 +46,8 @@ TEST(CutPlan, ThePaceComesFromTheLog) {
     }
     ASSERT_TRUE(paceOf(quilt));
     EXPECT_NEAR(*paceOf(quilt), 200, 1e-6);
-    edit::note(quilt, {time + 90'000, quilt.blocks[0].id, quilt.blocks[0].pieces[0].id, quilt::Event::cleanCut, ""});
+    edit::note(quilt,
+               {time + 90'000, quilt.blocks[0].id, quilt.blocks[0].pieces[0].id, quilt::Event::cleanCut, ""});
     EXPECT_NEAR(*paceOf(quilt), 200, 1e-6) << "a night lay between";
 }
 
@@ -76,6 +78,26 @@ TEST(CutPlan, MarksThatStayInSightWashOut) {
     EXPECT_EQ(adviceForMarks(hidden.blocks[0], planBlock(hidden.blocks[0]), 0).pen, Pen::permanent);
     quilt.blocks[0].pieces[0].marksStitched = true;
     EXPECT_EQ(advice().pen, Pen::permanent);
+}
+
+TEST(CutPlan, EnvelopesGoByUnitAndStep) {
+    auto quilt = test::quiltOf({{"ground", square(0, 0, 100), {1, 1, 1}},
+                                {"upon", square(20, 20, 40), {2, 2, 2}},
+                                {"apart", square(150, 150, 30), {3, 3, 3}},
+                                {"pair a", square(150, 20, 20), {4, 4, 4}},
+                                {"pair b", square(180, 20, 20), {4, 4, 4}}});
+    auto& pieces = quilt.blocks[0].pieces;
+    pieces[3].unit = pieces[4].unit = 7;
+    auto envelopes = envelopesOf(quilt.blocks[0]);
+    ASSERT_EQ(envelopes.size(), 3U);
+    EXPECT_EQ(envelopes[0].unit, 7);
+    EXPECT_EQ(envelopes[0].pieces, (std::vector{pieces[3].id, pieces[4].id}));
+    EXPECT_EQ(envelopes[1].pieces, (std::vector{pieces[0].id, pieces[2].id}));
+    EXPECT_EQ(envelopes[2].step, 1);
+    EXPECT_EQ(envelopes[2].pieces, std::vector{pieces[1].id});
+    for (auto& piece : pieces)
+        piece.work.step = Step::laid;
+    EXPECT_TRUE(envelopesOf(quilt.blocks[0]).empty());
 }
 
 } // namespace

@@ -12,7 +12,7 @@ void marks(Looking& look, std::size_t i) {
     const auto& piece = look.piece(i);
     if (!piece.hasMarks() || piece.work.marksDrawn) return;
     if (piece.work.step == Step::cleanCut) look.add(Kind::marksToDraw, i);
-    if (piece.work.step >= Step::laid) look.add(Kind::marksLost, i);
+    if (piece.work.step >= Step::laid) look.add(Kind::marksLost, i, {}, {check::Fix::drawnThrough});
 }
 
 void order(Looking& look) {

@@ -98,11 +98,13 @@ std::optional<double> paceOf(const quilt::Quilt& quilt) {
             paces.push_back(done[i].length * 60 / static_cast<double>(passed));
     }
     if (paces.size() < 3) return std::nullopt;
-    std::nth_element(paces.begin(), paces.begin() + static_cast<std::ptrdiff_t>(paces.size() / 2), paces.end());
+    std::nth_element(paces.begin(), paces.begin() + static_cast<std::ptrdiff_t>(paces.size() / 2),
+                     paces.end());
     return paces[paces.size() / 2];
 }
 
-CutPlan planCutting(const quilt::Quilt& quilt, const quilt::Block& block, const TracePlan& trace) {
+CutPlan planCutting(const quilt::Quilt& quilt, const quilt::Block& block, const TracePlan& trace,
+                    const CutPlan* before) {
     CutPlan out;
     const auto pace = paceOf(quilt);
     out.pace = pace.value_or(usualPace);
@@ -125,7 +127,9 @@ CutPlan planCutting(const quilt::Quilt& quilt, const quilt::Block& block, const 
         chunk.minutes = chunk.length / out.pace;
         out.chunks.push_back(std::move(chunk));
     }
-    out.alike = alikeIn(block);
+    for (const auto& piece : block.pieces)
+        if (piece.work.step < Step::laid) out.compared.emplace_back(piece.id, piece.fabric, piece.outline);
+    out.alike = before && before->compared == out.compared ? before->alike : alikeIn(block);
     return out;
 }
 

@@ -6,6 +6,8 @@
 #include "core/plan/block/block_plan.hpp"
 #include "core/plan/trace/trace_plan.hpp"
 
+#include <tuple>
+
 namespace up::plan {
 
 /// One chunk that is bonded and not all cut. Cuts lie on the web's sheet, paper side, as the layout does.
@@ -23,14 +25,18 @@ using LookAlikes = std::vector<PieceId>;
 struct CutPlan {
     std::vector<ChunkCuts> chunks;
     std::vector<LookAlikes> alike; ///< not laid yet
-    double pace = 0;               ///< mm in a minute
-    bool learnt = false;           ///< from the log; else the usual one
+    /// What they were found among.
+    std::vector<std::tuple<PieceId, FabricId, Shared<shape::Outline>>> compared;
+    double pace = 0;     ///< mm in a minute
+    bool learnt = false; ///< from the log; else the usual one
 };
 
 /// Of careful scissors round curves, mm in a minute. Invented, no source: the log soon says better.
 inline constexpr double usualPace = 300;
 
-[[nodiscard]] CutPlan planCutting(const quilt::Quilt& quilt, const quilt::Block& block, const TracePlan& trace);
+/// `before`: a plan from which is taken what looks alike, if the same pieces are to be compared.
+[[nodiscard]] CutPlan planCutting(const quilt::Quilt& quilt, const quilt::Block& block,
+                                  const TracePlan& trace, const CutPlan* before = nullptr);
 
 /// How far the scissors came in a minute, by the log: between two clean cuts of one sitting (not an hour apart) lie the
 /// pieces of the second; the median of all. Nothing when there are fewer than three such.
