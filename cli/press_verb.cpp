@@ -62,21 +62,28 @@ private:
     Json m_limit; ///< null: the leaflet says nothing
 };
 
+/// As asked for, or the one that the quilt has in use.
+std::string ironName(const quilt::Quilt& quilt, const std::string& asked) {
+    if (!asked.empty()) return asked;
+    const auto* own = find(quilt.irons, quilt.iron);
+    return own ? own->name : std::string(keyOf(press::Soleplate::household));
+}
+
 } // namespace
 
 Bytes press(const Words& words) {
     const auto opened = openBlock(words);
     if (!opened) return tl::unexpected(opened.error());
     const auto kind = fromKey<press::Soleplate>(words.iron);
-    if (!kind)
+    if (!kind && !words.iron.empty())
         return failure(Code::badUse,
                        {"--iron is " + keysInWords<press::Soleplate>() + ", not “" + words.iron + "”"});
     const auto& block = opened->chosen();
-    const auto plan = plan::planPressing(opened->quilt, block, plan::planBlock(block), {press::ironOf(*kind)});
+    const auto plan = plan::planPressing(opened->quilt, block, plan::planBlock(block), {kind ? press::ironOf(*kind) : plan::ironOf(opened->quilt)});
     if (!plan) return tl::unexpected(plan.error());
     const PressWriter writer(block, *plan, find(opened->quilt.webs, block.web));
     Json out{{"format", "upstairs-pressing"}, {"version", 1},
-             {"block", block.name},           {"iron", writer.ironJson(words.iron)},
+             {"block", block.name},           {"iron", writer.ironJson(ironName(opened->quilt, words.iron))},
              {"overlap", plan->overlap.mm()}, {"noIron", numbersOf(block, plan->noIron)},
              {"stages", writer.stages()},     {"heat", writer.heat()},
              {"test", writer.tests()}};

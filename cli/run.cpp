@@ -62,7 +62,7 @@ public:
         bonding->add_option("--stash", m_words.stash, "cloth to take instead of what the quilt has");
         auto* pressing =
             onBlock(verb("press", "Where the iron goes on a block, and the heat of each piece", cli::press));
-        pressing->add_option("--iron", m_words.iron, "household, small or wand; household if not given");
+        pressing->add_option("--iron", m_words.iron, "household, small or wand; the one in use if not given");
         onBlock(verb("stitch", "Stitching plan of a block", cli::stitch));
         auto* finding = onBlock(verb("which", "Which piece a cut one without its label is", cli::which));
         finding->add_option("--size", m_words.size, "what it measures, either way up: 2 1/4 x 3in")
