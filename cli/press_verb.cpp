@@ -30,9 +30,10 @@ public:
             made["seconds"] = stage.seconds;
             made["presses"] = Json::array();
             for (const auto& planned : stage.presses)
-                if (planned.left > 0) made["presses"].push_back({{"at", {planned.press.at.x, planned.press.at.y}},
-                                           {"turn", planned.press.turn.degrees()},
-                                           {"pieces", numbersOf(m_block, planned.pieces)}});
+                if (planned.left > 0)
+                    made["presses"].push_back({{"at", {planned.press.at.x, planned.press.at.y}},
+                                               {"turn", planned.press.turn.degrees()},
+                                               {"pieces", numbersOf(m_block, planned.pieces)}});
             out.push_back(std::move(made));
         }
         return out;
@@ -79,7 +80,8 @@ Bytes press(const Words& words) {
         return failure(Code::badUse,
                        {"--iron is " + keysInWords<press::Soleplate>() + ", not “" + words.iron + "”"});
     const auto& block = opened->chosen();
-    const auto plan = plan::planPressing(opened->quilt, block, plan::planBlock(block), {kind ? press::ironOf(*kind) : plan::ironOf(opened->quilt)});
+    const auto plan = plan::planPressing(opened->quilt, block, plan::planBlock(block),
+                                         {kind ? press::ironOf(*kind) : plan::ironOf(opened->quilt)});
     if (!plan) return tl::unexpected(plan.error());
     const PressWriter writer(block, *plan, find(opened->quilt.webs, block.web));
     Json out{{"format", "upstairs-pressing"}, {"version", 1},

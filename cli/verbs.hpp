@@ -13,8 +13,7 @@ namespace up::cli {
 
 struct Words {
     std::string file, block, name, finished, what, as, out = "-", paper = "letter", square, overlap = "0",
-                                                       size, school, margin = "1/2", iron,
-                                                       stash;
+                                                       size, school, margin = "1/2", iron, stash;
     std::vector<std::string> files;
     std::optional<double> seconds;
     double dpi = 0;
