@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Two hundred random blocks through tracing, bonding and pressing; GEOS says whether the plans hold.
+// Two hundred random blocks pressed, fifty of them traced and bonded; GEOS says whether the plans hold.
 #include "core/edit/cloths.hpp"
 #include "core/edit/edits.hpp"
 #include "core/plan/bond/bond_plan.hpp"
@@ -131,9 +131,9 @@ TEST(RandomBlocks, ArePressedAndBondedAsTheyShould) {
         const auto quilt = randomQuilt(random);
         const auto plan = planBlock(quilt.blocks[0]);
         expectPressed(quilt, plan, i % 20 == 0 ? press::Soleplate::small : press::Soleplate::household);
-        bonded += expectBonded(quilt, random);
+        if (i % 4 == 0) bonded += expectBonded(quilt, random); // bonding itself has its 200 in bond_test
     }
-    EXPECT_GT(bonded, static_cast<std::size_t>(blocks)) << "the blocks must ask for something";
+    EXPECT_GT(bonded, static_cast<std::size_t>(blocks / 4)) << "the blocks must ask for something";
 }
 
 } // namespace
