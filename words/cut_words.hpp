@@ -9,7 +9,8 @@
 namespace up::words {
 
 /// "Small: 4 eye", "By ruler along 3 and 5".
-[[nodiscard]] std::string cutName(const quilt::Block& block, const plan::ChunkCuts& chunk, const cut::Cut& cut);
+[[nodiscard]] std::string cutName(const quilt::Block& block, const plan::ChunkCuts& chunk,
+                                  const cut::Cut& cut);
 /// "about 12 min at your pace".
 [[nodiscard]] std::string minutesWords(const plan::CutPlan& plan, double minutes);
 

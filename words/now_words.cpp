@@ -123,8 +123,9 @@ private:
         case Step::bonded: return bonding(pieces, caution);
         case Step::marked:
             return {said(N_("Draw the marks on {0}."), {pieces}),
-                    std::string(tr("The paper is still on: hold it to a window or lay it on the light box, and draw "
-                                   "on the right side.")) +
+                    std::string(
+                        tr("The paper is still on: hold it to a window or lay it on the light box, and draw "
+                           "on the right side.")) +
                         penWords(),
                     tr("Marks drawn"), caution};
         case Step::cleanCut:
@@ -156,8 +157,8 @@ private:
                     tr("Press again where an edge lifts."), tr("Edges hold"), caution};
         case Step::stitched:
             return {said(N_("Stitch {0} with {1} thread."), {pieces, thread()}),
-                    tr("The lowest first: the stitching above covers its starts and stops.") +
-                        notSewn() + afterStitching(),
+                    tr("The lowest first: the stitching above covers its starts and stops.") + notSewn() +
+                        afterStitching(),
                     tr("Stitched"), caution};
         }
         return {};
@@ -207,7 +208,8 @@ private:
         return std::string(" ") +
                (*m_now.pen == plan::Pen::permanent
                     ? tr("A permanent pen will do: stitching or another piece covers them.")
-                    : tr("With a pen that washes out, for they stay in sight. Not one that vanishes with heat: "
+                    : tr("With a pen that washes out, for they stay in sight. Not one that vanishes with "
+                         "heat: "
                          "the iron comes next."));
     }
     /// "8 cuts as they are numbered, 3 by ruler; about 12 min at your pace. Label 3 and 5: they look alike. "
@@ -217,7 +219,8 @@ private:
         std::string out = said(N2_("{0} cut", "{0} cuts, in the order of the numbers"), cut.cuts);
         if (cut.byRuler > 0) out += said(N2_(", {0} by ruler", ", {0} by ruler"), cut.byRuler);
         const auto minutes = plainNumber(std::max(1.0, std::round(cut.minutes)), 0);
-        out = said(cut.learnt ? N_("{0}; about {1} min at your pace.") : N_("{0}; about {1} min."), {out, minutes});
+        out = said(cut.learnt ? N_("{0}; about {1} min at your pace.") : N_("{0}; about {1} min."),
+                   {out, minutes});
         if (!cut.alike.empty())
             out += " " + said(N_("Write a label for {0} now: they look like others."),
                               {numbersWords(m_block, cut.alike, 6)});
@@ -283,7 +286,8 @@ private:
     [[nodiscard]] std::string notSewn() const {
         const auto* found = find(m_quilt.webs, m_block.web);
         return found && !found->maySew
-                   ? std::string(" ") + tr("Its web's leaflet says that it is not to be sewn: the needle gums up.")
+                   ? std::string(" ") +
+                         tr("Its web's leaflet says that it is not to be sewn: the needle gums up.")
                    : "";
     }
     [[nodiscard]] std::string afterStitching() const {

@@ -15,9 +15,9 @@
 namespace up::app {
 namespace {
 
+using shape::Point;
 using sheet::Dash;
 using sheet::Pen;
-using shape::Point;
 
 bool has(const std::vector<PieceId>& pieces, PieceId piece) {
     return std::find(pieces.begin(), pieces.end(), piece) != pieces.end();
@@ -60,7 +60,8 @@ void addCut(sheet::Layer& layer, const cut::Cut& cut, std::size_t number, double
     const bool ruler = cut.why == cut::Why::ruler;
     const auto colour = ruler ? look::brass : cut.why == cut::Why::lining ? look::moss : look::rust;
     sheet::addHaloed(layer.items, sheet::contoursOf(std::vector<shape::Polyline>{cut.line}),
-                     Pen{look::panel, size * 0.22}, Pen{colour, size * 0.12, ruler ? Dash::dashed : Dash::solid});
+                     Pen{look::panel, size * 0.22},
+                     Pen{colour, size * 0.12, ruler ? Dash::dashed : Dash::solid});
     if (ruler) { // from where to where
         const auto along = (cut.line.back() - cut.line.front()) * (size * 0.5 / std::max(cut.length, 1e-9));
         const Point across{-along.y, along.x};
@@ -69,8 +70,12 @@ void addCut(sheet::Layer& layer, const cut::Cut& cut, std::size_t number, double
     }
     const auto at = spotOf(cut);
     layer.items.push_back(sheet::Shape{{sheet::disc(at, size * 0.62)}, look::panel, Pen{colour, size * 0.1}});
-    layer.items.push_back(sheet::Words{std::to_string(number), {at.x, at.y + size * 0.26}, size * 0.72, look::ink,
-                                       sheet::Align::centre, true});
+    layer.items.push_back(sheet::Words{std::to_string(number),
+                                       {at.x, at.y + size * 0.26},
+                                       size * 0.72,
+                                       look::ink,
+                                       sheet::Align::centre,
+                                       true});
 }
 
 Panel chunkPanel(const Look& look, const plan::ChunkCuts& chunk) {
@@ -79,8 +84,9 @@ Panel chunkPanel(const Look& look, const plan::ChunkCuts& chunk) {
     panel.side = Side::paper;
     panel.caption = words::said(N_("{0} on {1}"), {numbersOf(look.block, chunk.pieces),
                                                    drawn::fabricName(look.quilt, traced.fabric)});
-    panel.below = words::said(N_("{0} of cutting, {1}"), {near(look.quilt, chunk.length),
-                                                         words::minutesWords(look.derived.cutting(), chunk.minutes)});
+    panel.below =
+        words::said(N_("{0} of cutting, {1}"), {near(look.quilt, chunk.length),
+                                                words::minutesWords(look.derived.cutting(), chunk.minutes)});
     panel.chosen = isNext(look, chunk);
     panel.box = traced.roughCut.bounds().grownBy(4);
     panel.layers =
@@ -161,7 +167,8 @@ ViewParts cutParts(const Look& look) {
         for (const auto& piece : look.block.pieces)
             parts.scene.panels.push_back(piecePanel(look, piece));
     parts.scene.sameScale = false;
-    parts.scene.badges = plan.chunks.empty() || look.next.step != quilt::Step::marked ? Badges::one : Badges::each;
+    parts.scene.badges =
+        plan.chunks.empty() || look.next.step != quilt::Step::marked ? Badges::one : Badges::each;
     addPieceRows(look, parts.rows);
     return parts;
 }

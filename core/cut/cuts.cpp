@@ -42,7 +42,8 @@ struct RulerLine {
 
 class Orderer {
 public:
-    Orderer(const std::vector<Shape>& shapes, const CutOptions& options) : m_shapes(shapes), m_options(options) {
+    Orderer(const std::vector<Shape>& shapes, const CutOptions& options)
+        : m_shapes(shapes), m_options(options) {
         for (std::size_t i = 0; i < shapes.size(); ++i)
             if (!shapes[i].area.isEmpty()) m_order.push_back(i);
         std::stable_sort(m_order.begin(), m_order.end(), [&](std::size_t a, std::size_t b) {
@@ -134,7 +135,8 @@ private:
         Point here = m_out.empty() ? Point{} : m_out.back().line.back();
         while (!left.empty()) {
             const auto distance = [&](const Cut& cut) {
-                return std::min(shape::distance(here, cut.line.front()), shape::distance(here, cut.line.back()));
+                return std::min(shape::distance(here, cut.line.front()),
+                                shape::distance(here, cut.line.back()));
             };
             auto next = std::min_element(left.begin(), left.end(), [&](const Cut& a, const Cut& b) {
                 return distance(a) < distance(b);

@@ -29,9 +29,11 @@ std::size_t reachFrom(const Ring& ring, std::size_t from) {
     while (reach + 1 < ring.size()) {
         const auto next = reach + 1;
         for (std::size_t i = 1; i < next; ++i)
-            if (offLine(at(ring, from + i), ring[from % ring.size()], at(ring, from + next)) > flat) return reach;
+            if (offLine(at(ring, from + i), ring[from % ring.size()], at(ring, from + next)) > flat)
+                return reach;
         // Back on itself is not straight on.
-        const auto a = at(ring, from + reach) - at(ring, from), b = at(ring, from + next) - at(ring, from + reach);
+        const auto a = at(ring, from + reach) - at(ring, from),
+                   b = at(ring, from + next) - at(ring, from + reach);
         if (a.x * b.x + a.y * b.y <= 0) return reach;
         reach = next;
     }

@@ -21,7 +21,8 @@ Edited press(const Quilt& quilt, BlockId id, quilt::Pressed pressed, const std::
     std::vector<PieceId> fused;
     const auto* owner = find(quilt.blocks, id);
     for (const auto piece : finished)
-        if (const auto* one = owner ? find(owner->pieces, piece) : nullptr; one && one->work.step < Step::fused)
+        if (const auto* one = owner ? find(owner->pieces, piece) : nullptr;
+            one && one->work.step < Step::fused)
             fused.push_back(piece);
     auto out = record(quilt, id, fused, Step::fused, pressed.time);
     if (!out) return out;

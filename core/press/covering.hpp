@@ -47,10 +47,10 @@ private:
 
     std::vector<std::vector<std::uint32_t>> m_holds; ///< things, by set
     std::vector<std::vector<Run>> m_heldBy;          ///< sets, by thing
-    std::vector<char> m_in;                         ///< chosen, by set
-    std::vector<int> m_since;                       ///< step at which a set came in or went
+    std::vector<char> m_in;                          ///< chosen, by set
+    std::vector<int> m_since;                        ///< step at which a set came in or went
     std::vector<int> m_score; ///< by set: weight that is open without it; less than 0 when it is chosen
-    std::vector<int> m_times;  ///< by thing: chosen sets that hold it
+    std::vector<int> m_times; ///< by thing: chosen sets that hold it
     std::vector<std::size_t> m_only; ///< by thing: their numbers added up, so its own when there is one
     std::vector<int> m_weight;
     std::vector<std::size_t> m_open, m_place; ///< things that none holds, and where each stands among them

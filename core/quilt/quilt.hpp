@@ -157,12 +157,12 @@ struct Piece {
     bool mayHaveWindow = true; ///< where there is room for one
     PieceId liningOf;          ///< a lining: of that piece, just above it
     Shine shine = Shine::ask;
-    int unit = 0;         ///< pieces of one unit are fused on a pressing sheet first; 0 = none
-    bool locked = false;  ///< stays where it is
-    bool counted = false; ///< it is there: it was counted before laying
-    bool melts = false;   ///< dots, metallic fibres: never under the iron
+    int unit = 0;               ///< pieces of one unit are fused on a pressing sheet first; 0 = none
+    bool locked = false;        ///< stays where it is
+    bool counted = false;       ///< it is there: it was counted before laying
+    bool melts = false;         ///< dots, metallic fibres: never under the iron
     bool marksStitched = false; ///< stitching follows its marks and covers them
-    bool lifts = false;   ///< an edge of it did when it was tested: to be pressed again
+    bool lifts = false;         ///< an edge of it did when it was tested: to be pressed again
     bool operator==(const Piece&) const;
     [[nodiscard]] bool hasMarks() const { return !marks->empty(); }
 };

@@ -4,8 +4,8 @@
 #include "core/cut/stretches.hpp"
 #include "tests/support/shapes.hpp"
 
-#include <gtest/gtest.h>
 #include <cmath>
+#include <gtest/gtest.h>
 #include <numbers>
 
 namespace up::cut {
@@ -41,14 +41,14 @@ Ring disc(shape::Point middle, double radius) {
 }
 
 TEST(Cuts, InnerThenSmallThenLiningThenRulerThenTheRest) {
-    const auto cuts =
-        cutsOf({{shape::regionOf({{{0, 0}, {100, 0}, {100, 60}, {50, 80}, {0, 60}}, disc({50, 30}, 12)}), false},
-                {shape::regionOf({square(120, 0, 20)}), false},
-                {shape::regionOf({disc({200, 50}, 40)}), true},
-                {shape::regionOf({disc({300, 50}, 40)}), false}});
+    const auto cuts = cutsOf(
+        {{shape::regionOf({{{0, 0}, {100, 0}, {100, 60}, {50, 80}, {0, 60}}, disc({50, 30}, 12)}), false},
+         {shape::regionOf({square(120, 0, 20)}), false},
+         {shape::regionOf({disc({200, 50}, 40)}), true},
+         {shape::regionOf({disc({300, 50}, 40)}), false}});
     ASSERT_EQ(cuts.size(), 1U + 1 + 1 + 5 + 1);
-    EXPECT_EQ(whysOf(cuts), (std::vector{Why::inner, Why::small, Why::lining, Why::ruler, Why::ruler, Why::ruler,
-                                         Why::ruler, Why::ruler, Why::rest}));
+    EXPECT_EQ(whysOf(cuts), (std::vector{Why::inner, Why::small, Why::lining, Why::ruler, Why::ruler,
+                                         Why::ruler, Why::ruler, Why::ruler, Why::rest}));
     EXPECT_EQ(cuts[1].shapes, std::vector<std::size_t>{1});
     EXPECT_EQ(cuts[2].shapes, std::vector<std::size_t>{2});
     EXPECT_NEAR(cuts[3].length, 100, 1e-9) << "the longest straight edge first";

@@ -17,7 +17,8 @@ struct PlannedPress {
     std::vector<PieceId> pieces; ///< of the stage, that lie under it
     std::vector<PieceId> heated; ///< whatever lies under it by then
     double left = 0;             ///< seconds still to be pressed; 0: it is done
-    std::vector<PieceId> tooMuch{}; ///< some of each of them has had all the heat that the leaflet allows by then
+    std::vector<PieceId>
+        tooMuch{}; ///< some of each of them has had all the heat that the leaflet allows by then
 };
 
 enum class StageKind : std::uint8_t {
@@ -38,7 +39,8 @@ struct PressStage {
     std::vector<PieceId> pieces; ///< bottom first
     double seconds = 0;          ///< each press
     std::vector<PlannedPress> presses;
-    std::vector<shape::Point> unreached{}; ///< spots so near to what melts that no iron of this size reaches them
+    std::vector<shape::Point>
+        unreached{}; ///< spots so near to what melts that no iron of this size reaches them
 
     [[nodiscard]] bool isDone() const;
     /// Pieces that are fused by the last of its presses: it is the last of theirs from the front.
@@ -48,9 +50,9 @@ struct PressStage {
 /// Seconds under the iron, all pressings together.
 struct PieceHeat {
     PieceId piece;
-    double before = 0;           ///< what all of it has had: bonding, and fusing that nobody recorded
-    double hadMost = 0;          ///< what its most heated place has had by now
-    double least = 0, most = 0;  ///< after the plan, at its least and its most heated place
+    double before = 0;          ///< what all of it has had: bonding, and fusing that nobody recorded
+    double hadMost = 0;         ///< what its most heated place has had by now
+    double least = 0, most = 0; ///< after the plan, at its least and its most heated place
     std::vector<press::HeatedPart> parts{}; ///< the same, all over it
 };
 

@@ -44,7 +44,7 @@ struct PressNow {
 struct CutNow {
     std::size_t cuts = 0, byRuler = 0;
     double minutes = 0;
-    bool learnt = false;      ///< at the user's own pace
+    bool learnt = false;        ///< at the user's own pace
     std::vector<PieceId> alike; ///< of its pieces, those that want a label
 };
 
