@@ -2,13 +2,12 @@
 #include "app/commands/cloth_commands.hpp"
 
 #include "app/commands/answered.hpp"
+#include "app/commands/traced_outline.hpp"
 #include "app/look/text.hpp"
-#include "app/session/reading.hpp"
 #include "core/edit/cloths.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/plan/bond/by_hand.hpp"
 
-#include <QFileInfo>
 #include <algorithm>
 
 namespace up::app {
@@ -136,21 +135,15 @@ void ClothCommands::add() {
 
 void ClothCommands::trace() {
     if (!hasFabrics()) return;
-    const auto path = m_asker.fileToOpen(
-        tr("A scan or photograph of the cloth, or a drawing of its outline"),
-        tr("Drawings and scans (*.svg *.svgz *.dxf *.pdf *.png *.jpg *.jpeg *.tif *.tiff);;All files (*)"));
-    if (path.isEmpty()) return;
-    m_reading.start(
-        tr("Reading %1").arg(QFileInfo(path).fileName()),
-        [file = path.toStdString()](const std::shared_ptr<Job>& job) { return readLargest(file, job); },
-        [this](const Result<shape::Region>& found) {
-            if (!found) return m_session.complain(found.error());
-            auto cloth = fresh();
-            cloth.outline = shape::simplified(*found, 0.2).rings;
-            cloth.scrap = true;
-            answered(m_session, tr("put cloth into the stash"),
-                     m_asker.cloth({m_session.quilt(), std::move(cloth), true}), withCloth);
-        });
+    traceOutline(m_session, m_asker, m_reading,
+                 tr("A scan or photograph of the cloth, or a drawing of its outline"),
+                 [this](const shape::Region& outline, const QString&) {
+                     auto cloth = fresh();
+                     cloth.outline = shape::simplified(outline, 0.2).rings;
+                     cloth.scrap = true;
+                     answered(m_session, tr("put cloth into the stash"),
+                              m_asker.cloth({m_session.quilt(), std::move(cloth), true}), withCloth);
+                 });
 }
 
 } // namespace up::app

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/commands/import_commands.hpp"
 
+#include "app/commands/traced_outline.hpp"
 #include "app/look/text.hpp"
 #include "core/edit/naming.hpp"
 #include "core/measure/say.hpp"
@@ -27,7 +28,7 @@ void ImportCommands::scanPage() {
 void ImportCommands::importDrawing() {
     const auto paths = m_asker.filesToOpen(
         tr("Import a drawing, or several pages of one"),
-        tr("Drawings and scans (*.svg *.svgz *.dxf *.pdf *.png *.jpg *.jpeg *.tif *.tiff);;All files (*)"));
+        drawingFiles());
     if (!paths.isEmpty()) importFiles(paths);
 }
 

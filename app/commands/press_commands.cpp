@@ -2,12 +2,11 @@
 #include "app/commands/press_commands.hpp"
 
 #include "app/commands/answered.hpp"
+#include "app/commands/traced_outline.hpp"
 #include "app/look/text.hpp"
-#include "app/session/reading.hpp"
 #include "core/edit/ironing.hpp"
 #include "words/press_words.hpp"
 
-#include <QFileInfo>
 #include <algorithm>
 #include <cmath>
 
@@ -38,6 +37,10 @@ std::vector<PieceId> finishedBy(const plan::PressStage& stage, std::size_t press
 PressCommands::PressCommands(Session& session, Asker& asker, Errand& reading, QObject* parent)
     : QObject(parent), m_session(session), m_asker(asker), m_reading(reading) {
     connect(&m_clock, &PressClock::over, this, &PressCommands::record);
+    connect(&m_session, &Session::opened, this, [this] { // what was pressed belongs to the quilt before
+        m_running.reset();
+        m_clock.stop();
+    });
 }
 
 const quilt::Pressing* PressCommands::leaflet() const {
@@ -70,7 +73,7 @@ void PressCommands::startOrPause() {
         if (m_running) m_running->finished.clear(); // the rest is still to come
         return record(stood);
     }
-    if (!leaflet()) return;
+    if (!leaflet() && !ahead()) return; // without a web there is no leaflet, but the plan has its seconds
     if (m_session.next().what == plan::What::findPresses ||
         (m_session.view() == View::fuse && !m_session.derived().knowsPressing()))
         return; // a moment more
@@ -92,18 +95,14 @@ void PressCommands::stageDone() {
     const auto next = plan && m_session.derived().knowsPressing() ? plan->next() : std::nullopt;
     if (!next) return m_session.complain(tr("Nothing is left to be pressed here."));
     if (m_clock.isRunning()) m_clock.stop(), m_running.reset();
-    const auto& stage = plan->stages[next->first];
+    auto stage = plan->stages[next->first];
     edit::Edited out = m_session.quilt();
     for (std::size_t i = next->second; i < stage.presses.size() && out; ++i) {
-        const auto& press = stage.presses[i];
+        auto& press = stage.presses[i];
         if (press.left <= 0) continue;
-        const bool last = std::none_of(stage.presses.begin() + static_cast<std::ptrdiff_t>(i) + 1,
-                                       stage.presses.end(), [](const auto& p) { return p.left > 0; });
-        const auto finished = stage.kind == plan::StageKind::again ? press.pieces
-                              : last && stage.fuses()              ? stage.pieces
-                                                                   : std::vector<PieceId>{};
         out = edit::press(*out, m_session.blockId(), recordOf(stage, press, press.left, m_session.now()),
-                          finished);
+                          finishedBy(stage, i));
+        press.left = 0;
     }
     m_session.apply(std::move(out), tr("stage pressed"));
 }
@@ -136,23 +135,17 @@ void PressCommands::useSoleplate(press::Soleplate soleplate) {
 }
 
 void PressCommands::traceIron() {
-    const auto path = m_asker.fileToOpen(
-        tr("A scan or drawing of the soleplate, drawn round on paper"),
-        tr("Drawings and scans (*.svg *.svgz *.dxf *.pdf *.png *.jpg *.jpeg *.tif *.tiff);;All files (*)"));
-    if (path.isEmpty()) return;
-    m_reading.start(
-        tr("Reading %1").arg(QFileInfo(path).fileName()),
-        [file = path.toStdString()](const std::shared_ptr<Job>& job) {
-            return readLargest(file, job).and_then(press::soleplateFrom);
-        },
-        [this, name = QFileInfo(path).completeBaseName()](const Result<shape::Ring>& found) {
-            if (!found) return m_session.complain(found.error());
-            const auto answer = m_asker.iron({name.toStdString(), *found, m_session.quilt().units});
-            answered(m_session, tr("choose iron"), answer,
-                     [](const quilt::Quilt& quilt, const IronAnswer& iron) {
-                         return edit::useIron(quilt, quilt::Iron{{}, iron.name, {iron.outline}, {}});
-                     });
-        });
+    traceOutline(m_session, m_asker, m_reading, tr("A scan or drawing of the soleplate, drawn round on paper"),
+                 [this](const shape::Region& outline, const QString& stem) {
+                     const auto soleplate = press::soleplateFrom(outline);
+                     if (!soleplate) return m_session.complain(soleplate.error());
+                     const auto answer =
+                         m_asker.iron({stem.toStdString(), *soleplate, m_session.quilt().units});
+                     answered(m_session, tr("choose iron"), answer,
+                              [](const quilt::Quilt& quilt, const IronAnswer& iron) {
+                                  return edit::useIron(quilt, quilt::Iron{{}, iron.name, {iron.outline}, {}});
+                              });
+                 });
 }
 
 void PressCommands::useIron(IronId iron) {

@@ -37,7 +37,7 @@ PressTimer::PressTimer(Session& session, PressCommands& presses, QWidget* parent
 
 void PressTimer::refresh() {
     const auto* pressing = m_presses.leaflet();
-    setVisible(pressing || m_presses.clock().isRunning());
+    setVisible(pressing || m_presses.seconds() > 0 || m_presses.clock().isRunning());
     m_what->setVisible(m_session.next().what != plan::What::press); // else Now says it
     if (pressing)
         m_what->setText(tr("%1 pressing: %2, %3. Longer or hotter, and the glue melts away.")

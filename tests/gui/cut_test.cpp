@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Cutting by mouse and keys: cuts in their order, marks on the light box, labels.
 #include "app/views/view.hpp"
-#include "core/edit/change.hpp"
+#include "core/mend/mend.hpp"
 #include "tests/gui/bench.hpp"
 
 #include <QLabel>
@@ -102,11 +102,18 @@ TEST_F(Cutting, MarksComeFirstWithThePenThatSuitsAndTheLightBoxShowsThem) {
 }
 
 TEST_F(Cutting, PiecesThatLookAlikeAreToBeLabelled) {
-    bonded("Bulrushes"); // nothing is laid out: no chunk
-    EXPECT_FALSE(hasRow("Label "));
     bonded("Narrowboat");
-    const auto& alike = session().derived().cutting().alike;
-    EXPECT_EQ(hasRow("Label "), !alike.empty());
+    ASSERT_FALSE(session().derived().cutting().chunks.empty());
+    const auto remake = [&](const shape::Transform& change, const char* what) {
+        auto quilt = session().quilt();
+        auto& pieces = quilt::the(quilt.blocks, session().blockId()).pieces;
+        pieces.back().outline = transformed(*pieces[pieces.size() - 2].outline, change);
+        session().apply(quilt, what);
+    };
+    remake(shape::Transform::moveBy(5, 0), "twins");
+    EXPECT_FALSE(hasRow("Label 21 and 22")) << "equal ones: either will do";
+    remake(shape::Transform::scale(1.05, 1.05), "a little fuller");
+    EXPECT_TRUE(hasRow("Label 21 and 22"));
 }
 
 TEST_F(Cutting, LostMarksAreDrawnThroughFromThePlacementSheet) {
@@ -122,10 +129,12 @@ TEST_F(Cutting, LostMarksAreDrawnThroughFromThePlacementSheet) {
         return false;
     };
     EXPECT_SOON(!room().checker.isBusy() && lost());
-    for (const auto& piece : block().pieces)
-        if (piece.hasMarks()) {
-            const auto next = edit::marksDrawnThrough(session().quilt(), session().blockId(), piece.id);
-            session().apply(*next, "drawn through");
+    for (const auto& row : room().checker.rows())
+        if (row.worst().kind == check::Kind::marksLost) {
+            ASSERT_EQ(row.worst().fixes.front(), check::Fix::drawnThrough);
+            const auto mended = mend::mended(session().quilt(), row.findings, row.worst().fixes.front());
+            ASSERT_TRUE(session().apply(mended, "drawn through"));
+            break;
         }
     EXPECT_SOON(!room().checker.isBusy() && !lost());
 }

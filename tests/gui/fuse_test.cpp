@@ -250,5 +250,31 @@ TEST_F(Fuse, TheLeafletsFormSaysWhetherTheBackIsPressed) {
         EXPECT_FALSE(stage.fromBack);
 }
 
+TEST_F(Fuse, APressThatIsRunningIsNotWrittenIntoAnotherQuilt) {
+    auto quilt = session().quilt();
+    for (auto& web : quilt.webs)
+        web.final.seconds = 0.6;
+    session().apply(quilt, "longer");
+    known();
+    key(Qt::Key_Space);
+    ASSERT_TRUE(room().presses.clock().isRunning());
+    session().startNew(session().quilt()); // the very same blocks, of another quilt
+    EXPECT_FALSE(room().presses.clock().isRunning());
+    QTest::qWait(800);
+    for (const auto& one : session().quilt().blocks)
+        EXPECT_TRUE(one.pressed.empty());
+}
+
+TEST_F(Fuse, ABlockWithoutAWebIsPressedByTheUsualSeconds) {
+    auto quilt = session().quilt();
+    quilt::the(quilt.blocks, session().blockId()).web = {};
+    session().apply(quilt, "no web");
+    known();
+    ASSERT_EQ(session().next().what, plan::What::press);
+    key(Qt::Key_Space);
+    EXPECT_TRUE(room().presses.clock().isRunning());
+    key(Qt::Key_Space);
+}
+
 } // namespace
 } // namespace up::test
