@@ -39,7 +39,8 @@ Quilt startingQuilt() {
     quilt.webs.push_back(feather);
     for (const auto& cloth : cloths())
         quilt = *edit::addFabric(quilt, cloth.name, cloth.colour);
-    for (const auto& fabric : quilt.fabrics)
+    const auto fabrics = quilt.fabrics; // the quilt is another one after each edit
+    for (const auto& fabric : fabrics)
         if (fabric.name == "oak" || fabric.name == "light oak")
             quilt = *edit::setPrint(quilt, fabric.id, quilt::Print::striped, measure::Angle::ofDegrees(5));
     return quilt;
@@ -257,6 +258,25 @@ void addCloth(Quilt& quilt) {
         quilt.cloths.push_back(std::move(cloth));
     }
 }
+
+/// What is left on spools and bobbins, and what lies beneath the stitching; lengths invented.
+void addThreadsAndSupplies(Quilt& quilt) {
+    const std::vector<std::pair<const char*, int>> metres{
+        {"slate grey", 310}, {"iron", 145}, {"cream plain", 420}, {"brick red", 60}, {"oak", 220},
+        {"water blue", 180}, {"moss", 95},  {"brass yellow", 25}};
+    for (auto& thread : quilt.threads)
+        for (const auto& [name, left] : metres)
+            if (thread.name == name) {
+                thread.spool = Length::ofMm(left * 1000.0), thread.bobbin = Length::ofMm(left * 90.0);
+                thread.tex = 30;
+            }
+    const auto add = [&](const char* name, quilt::Purpose purpose, int width, int length) {
+        quilt.supplies.push_back({SupplyId{quilt.nextId++}, name, purpose, Length::ofInches(width, 1),
+                                  Length::ofInches(length, 1), "", ""});
+    };
+    add("Tear-away", quilt::Purpose::stabiliser, 20, 54);
+    add("Cotton batting", quilt::Purpose::batting, 45, 60);
+}
 } // namespace
 
 Result<Quilt> towpath(const std::string& folder) {
@@ -268,6 +288,7 @@ Result<Quilt> towpath(const std::string& folder) {
     }
     addOffCuts(quilt);
     addCloth(quilt);
+    addThreadsAndSupplies(quilt);
     auto log = *quilt.log;
     std::stable_sort(log.begin(), log.end(), [](const auto& a, const auto& b) { return a.time < b.time; });
     quilt.log = std::move(log);

@@ -50,6 +50,7 @@ const char* pattern(Code code) {
             "No other cloth of this fabric has room for the chunk. Cut a patch of the size shown, or put "
             "cloth into the stash (Ctrl+Shift+K).");
     case Code::noSuchCloth: return N_("The cloth {0} is not in the stash any more. Choose another.");
+    case Code::noSuchSupply: return N_("{0} is not in the stash any more. Choose something else.");
     case Code::noSuchOffCut: return N_("Off-cut {0} is not in the stash any more. Choose another.");
     case Code::noSuchFabric: return N_("Fabric {0} is not in this quilt any more. Choose another.");
     case Code::nothingToDo:

@@ -6,7 +6,9 @@
 #include "app/look/text.hpp"
 #include "core/edit/cloths.hpp"
 #include "core/edit/stacking.hpp"
+#include "core/edit/stashing.hpp"
 #include "core/plan/bond/by_hand.hpp"
+#include "words/stash_words.hpp"
 
 #include <algorithm>
 
@@ -131,6 +133,25 @@ void ClothCommands::add() {
     if (hasFabrics())
         answered(m_session, tr("put cloth into the stash"), m_asker.cloth({m_session.quilt(), fresh()}),
                  withCloth);
+}
+
+void ClothCommands::bought(WantId id) {
+    const auto* want = quilt::find(m_session.quilt().wants, id);
+    if (!want) return;
+    const auto what = m_asker.decide(q(words::wantWords(m_session.quilt(), *want)),
+                                     tr("Is it here, or not wanted any more?"),
+                                     {tr("Not yet"), tr("Put it into the stash…"), tr("Not wanted any more")});
+    if (what == 2U) m_session.apply(edit::removeWant(m_session.quilt(), id), tr("off the shopping list"));
+    if (what != 1U) return;
+    auto cloth = fresh();
+    cloth.fabric = want->fabric;
+    cloth.outline = shape::rectangle({0, 0, want->width.mm(), want->height.mm()}).rings;
+    answered(
+        m_session, tr("put cloth into the stash"), m_asker.cloth({m_session.quilt(), std::move(cloth)}),
+        [](const Quilt& quilt, const ClothAnswer& answer, WantId of) {
+            return withCloth(quilt, answer).and_then([&](const Quilt& now) { return edit::removeWant(now, of); });
+        },
+        id);
 }
 
 void ClothCommands::trace() {

@@ -28,6 +28,8 @@ public:
     /// What a cloth is like, or that it is gone.
     void change(ClothId cloth);
     void add();
+    /// Something on the shopping list is here, or not wanted any more.
+    void bought(WantId want);
     /// Its outline from a scan, a photograph or a drawing.
     void trace();
 

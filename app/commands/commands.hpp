@@ -35,21 +35,9 @@ public:
     void removeBlock();
     void removePiece();
     void renameQuilt();
-    void newFabric();
-    /// Asks for their names, colours and how much light comes through.
-    void editFabrics();
-    void newThread();
-    /// Asks for the leaflet's figures of the block's web.
-    void editWeb();
-    void newWeb();
     void restack(int by);
 
 private:
-    using Swatch = std::pair<std::string, Colour>;
-    /// A name and a colour, both asked for.
-    [[nodiscard]] std::optional<Swatch> askSwatch(const QString& title);
-    /// The chosen piece, which gets what is new; none.
-    [[nodiscard]] PieceId pieceForIt() const;
     [[nodiscard]] Result<void> mayDoAll(const std::vector<PieceId>& pieces, quilt::Step step) const;
     /// Applies what makes every template another one, and says what becomes of the work done.
     void redraw(edit::Edited next, const QString& what, BlockId block);

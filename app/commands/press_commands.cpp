@@ -34,8 +34,9 @@ std::vector<PieceId> finishedBy(const plan::PressStage& stage, std::size_t press
 
 } // namespace
 
-PressCommands::PressCommands(Session& session, Asker& asker, Errand& reading, QObject* parent)
-    : QObject(parent), m_session(session), m_asker(asker), m_reading(reading) {
+PressCommands::PressCommands(Session& session, StashKeeper& stash, Asker& asker, Errand& reading,
+                             QObject* parent)
+    : QObject(parent), m_session(session), m_stash(stash), m_asker(asker), m_reading(reading) {
     connect(&m_clock, &PressClock::over, this, &PressCommands::record);
     connect(&m_session, &Session::opened, this, [this] { // what was pressed belongs to the quilt before
         m_running.reset();
@@ -141,10 +142,12 @@ void PressCommands::traceIron() {
                      if (!soleplate) return m_session.complain(soleplate.error());
                      const auto answer =
                          m_asker.iron({stem.toStdString(), *soleplate, m_session.quilt().units});
-                     answered(m_session, tr("choose iron"), answer,
-                              [](const quilt::Quilt& quilt, const IronAnswer& iron) {
-                                  return edit::useIron(quilt, quilt::Iron{{}, iron.name, {iron.outline}, {}});
-                              });
+                     answered(
+                         m_session, tr("choose iron"), answer,
+                         [](const quilt::Quilt& quilt, const IronAnswer& iron, const std::string& key) {
+                             return edit::useIron(quilt, quilt::Iron{{}, iron.name, {iron.outline}, {}, key});
+                         },
+                         answer ? m_stash.newKey() : std::string());
                  });
 }
 

@@ -6,6 +6,7 @@
 #include "app/session/errand.hpp"
 #include "app/session/press_clock.hpp"
 #include "app/session/session.hpp"
+#include "app/session/stash_keeper.hpp"
 
 namespace up::app {
 
@@ -13,7 +14,7 @@ class PressCommands : public QObject {
     Q_OBJECT
 public:
     /// `reading`: what is read is read there.
-    PressCommands(Session& session, Asker& asker, Errand& reading, QObject* parent = nullptr);
+    PressCommands(Session& session, StashKeeper& stash, Asker& asker, Errand& reading, QObject* parent = nullptr);
 
     [[nodiscard]] const PressClock& clock() const { return m_clock; }
     /// By the leaflet of the block's web; null where nothing is pressed.
@@ -46,6 +47,7 @@ private:
     void record(double seconds);
 
     Session& m_session;
+    StashKeeper& m_stash;
     Asker& m_asker;
     Errand& m_reading;
     PressClock m_clock;

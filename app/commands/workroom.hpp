@@ -10,6 +10,7 @@
 #include "app/commands/shape_commands.hpp"
 #include "app/commands/sheet_commands.hpp"
 #include "app/commands/stack_commands.hpp"
+#include "app/commands/stash_commands.hpp"
 #include "app/devices/scanner.hpp"
 #include "app/session/autosave.hpp"
 #include "app/session/checker.hpp"
@@ -53,6 +54,7 @@ public:
     StashKeeper stash;
     ClothCommands cloths;
     PressCommands presses;
+    StashCommands shelf;
     Commands commands;
     SheetCommands sheets;
     ShapeCommands shapes;

@@ -17,6 +17,8 @@
 #include "app/dialogs/shape_dialog.hpp"
 #include "app/dialogs/size_dialog.hpp"
 #include "app/dialogs/stripes_dialog.hpp"
+#include "app/dialogs/supply_dialog.hpp"
+#include "app/dialogs/thread_dialog.hpp"
 #include "app/dialogs/turn_dialog.hpp"
 #include "app/dialogs/underlap_dialog.hpp"
 #include "app/dialogs/web_dialog.hpp"
@@ -142,6 +144,16 @@ std::optional<ClothAnswer> DialogAsker::cloth(const ClothQuestion& question) {
 
 std::optional<IronAnswer> DialogAsker::iron(const IronQuestion& question) {
     IronDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<ThreadAnswer> DialogAsker::thread(const quilt::Thread& thread) {
+    ThreadDialog dialog(thread, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<SupplyAnswer> DialogAsker::supply(const quilt::Supply& supply, measure::System units) {
+    SupplyDialog dialog(supply, units, m_parent);
     return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
 }
 

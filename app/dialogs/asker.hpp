@@ -15,6 +15,7 @@
 #include "app/questions/sizing.hpp"
 #include "app/questions/stashing.hpp"
 #include "app/questions/striping.hpp"
+#include "app/questions/supplying.hpp"
 
 #include "core/plan/work/which_plan.hpp"
 
@@ -75,6 +76,8 @@ public:
     virtual std::optional<FabricAnswer> fabrics(const FabricQuestion& question) = 0;
     virtual std::optional<ClothAnswer> cloth(const ClothQuestion& question) = 0;
     virtual std::optional<IronAnswer> iron(const IronQuestion& question) = 0;
+    virtual std::optional<ThreadAnswer> thread(const quilt::Thread& thread) = 0;
+    virtual std::optional<SupplyAnswer> supply(const quilt::Supply& supply, measure::System units) = 0;
     virtual bool yes(const QString& title, const QString& question, const QString& yesWords) = 0;
     /// Which of the answers; nothing when it is put off (Escape). The first is the safe one.
     virtual std::optional<std::size_t> decide(const QString& title, const QString& question,
@@ -122,6 +125,8 @@ public:
     std::optional<FabricAnswer> fabrics(const FabricQuestion& question) override;
     std::optional<ClothAnswer> cloth(const ClothQuestion& question) override;
     std::optional<IronAnswer> iron(const IronQuestion& question) override;
+    std::optional<ThreadAnswer> thread(const quilt::Thread& thread) override;
+    std::optional<SupplyAnswer> supply(const quilt::Supply& supply, measure::System units) override;
     bool yes(const QString& title, const QString& question, const QString& yesWords) override;
     std::optional<std::size_t> decide(const QString& title, const QString& question,
                                       const QStringList& answers) override;

@@ -120,7 +120,7 @@ void BlockDialog::buildCloth(QFormLayout& form) {
     const auto& quilt = m_question.quilt;
     m_cloth->addItem(tr("chosen later"), later);
     for (const auto& fabric : quilt.fabrics)
-        m_cloth->addItem(swatchOf(fabric.colour), q(fabric.name), fabric.id.value);
+        m_cloth->addItem(swatchOf(fabric), q(fabric.name), fabric.id.value);
     m_cloth->addItem(tr("another cloth…"), fresh);
     for (const auto& web : quilt.webs)
         m_web->addItem(q(web.name), web.id.value);

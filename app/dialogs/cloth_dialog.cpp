@@ -2,6 +2,7 @@
 #include "app/dialogs/cloth_dialog.hpp"
 
 #include "app/dialogs/choice.hpp"
+#include "app/dialogs/parts.hpp"
 #include "app/look/flow.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
@@ -101,9 +102,7 @@ void ClothDialog::addSizes(QVBoxLayout& column) {
 void ClothDialog::fill() {
     const auto& cloth = m_question.cloth;
     for (const auto& fabric : m_question.quilt.fabrics) {
-        QPixmap swatch(16, 16);
-        swatch.fill(look::q(fabric.colour));
-        m_fabric->addItem(swatch, q(fabric.name), fabric.id.value);
+        m_fabric->addItem(swatchOf(fabric), q(fabric.name), fabric.id.value);
     }
     choose(*m_fabric, cloth.fabric.value);
     if (m_fabric->currentIndex() < 0) m_fabric->setCurrentIndex(0);

@@ -71,7 +71,7 @@ FabricDialog::FabricDialog(FabricQuestion question, QWidget* parent)
       m_says(new QLabel(this)), m_picture(named(new LayerPicture(this), "fabric.picture")), m_newest(this) {
     buildFields();
     for (const auto& fabric : m_quilt.fabrics)
-        m_list->addItem(new QListWidgetItem(swatchOf(fabric.colour), q(fabric.name)));
+        m_list->addItem(new QListWidgetItem(swatchOf(fabric), q(fabric.name)));
     connect(m_list, &QListWidget::currentRowChanged, this, &FabricDialog::choose);
     watch({m_name, m_light});
     connect(m_colour, &QPushButton::clicked, this, &FabricDialog::pickColour);

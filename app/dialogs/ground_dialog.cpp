@@ -103,7 +103,7 @@ void GroundDialog::buildFields(QVBoxLayout& column) {
     auto* form = new QFormLayout;
     column.addLayout(form);
     for (const auto& fabric : m_quilt.fabrics)
-        m_fabric->addItem(swatchOf(fabric.colour), q(fabric.name), fabric.id.value);
+        m_fabric->addItem(swatchOf(fabric), q(fabric.name), fabric.id.value);
     m_fabric->setCurrentIndex(m_fabric->findData(m_block.background.value));
     m_fabric->setPlaceholderText(tr("Fabric…"));
     const auto& ground = m_block.ground;
@@ -168,7 +168,7 @@ QComboBox* GroundDialog::fabricBox(int row, FabricId chosen) {
     box->setAccessibleName(tr("Fabric of this patch"));
     box->setToolTip(tr("Which cloth this patch is cut from"));
     for (const auto& fabric : m_quilt.fabrics)
-        box->addItem(swatchOf(fabric.colour), q(fabric.name), fabric.id.value);
+        box->addItem(swatchOf(fabric), q(fabric.name), fabric.id.value);
     box->setCurrentIndex(box->findData(chosen.value));
     watch({box});
     return box;

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/parts.hpp"
 
-#include "app/look/look.hpp"
+#include "app/look/swatches.hpp"
 #include "app/look/text.hpp"
 
 #include <cmath>
@@ -9,9 +9,11 @@
 namespace up::app {
 
 QIcon swatchOf(Colour colour) {
-    QPixmap out(18, 18);
-    out.fill(look::q(colour));
-    return out;
+    return swatchPixmap(colour, "");
+}
+
+QIcon swatchOf(const quilt::Fabric& fabric) {
+    return swatchPixmap(fabric.colour, fabric.swatch->picture);
 }
 
 QString typed(double mm, measure::System units, int denominator) {

@@ -3,7 +3,7 @@
 #pragma once
 
 #include "core/base/colour.hpp"
-#include "core/measure/say.hpp"
+#include "core/quilt/quilt.hpp"
 
 #include <QIcon>
 #include <QString>
@@ -12,6 +12,8 @@ namespace up::app {
 
 /// A little square of that colour, for lists.
 [[nodiscard]] QIcon swatchOf(Colour colour);
+/// With its picture, if it has one.
+[[nodiscard]] QIcon swatchOf(const quilt::Fabric& fabric);
 
 /// As somebody would type it, to 1/`denominator` in; to the left or upwards has a minus.
 [[nodiscard]] QString typed(double mm, measure::System units, int denominator);

@@ -4,6 +4,9 @@
 #include "core/store/file.hpp"
 #include "intake/any/any.hpp"
 #include "intake/pdf/pdf.hpp"
+#include "intake/scan/swatch.hpp"
+
+#include <QByteArray>
 
 namespace up::app {
 namespace {
@@ -91,6 +94,15 @@ Result<quilt::Drawing> readFirstPage(const std::string& file, const std::shared_
 Result<shape::Region> readLargest(const std::string& file, const std::shared_ptr<Job>& job) {
     return readFirstPage(file, job).and_then(
         [&](const quilt::Drawing& drawing) { return quilt::largestShape(drawing, file); });
+}
+
+Result<SwatchFile> readSwatchFile(const std::string& file) {
+    return store::readFile(file)
+        .and_then([&](const std::string& bytes) { return intake::readSwatch(bytes, file); })
+        .map([](const intake::SwatchRead& read) {
+            const auto text = QByteArray::fromStdString(read.png).toBase64();
+            return SwatchFile{read.colour, {text.toStdString(), measure::Length::ofMm(read.across)}};
+        });
 }
 
 } // namespace up::app

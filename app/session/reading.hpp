@@ -2,8 +2,10 @@
 // The pages of one pattern, read from its files as often and in as many ways as somebody wants to see them.
 #pragma once
 
+#include "core/base/colour.hpp"
 #include "core/base/job.hpp"
 #include "core/quilt/cloth_shape.hpp"
+#include "core/quilt/supplies.hpp"
 #include "intake/pages/pages.hpp"
 
 #include <memory>
@@ -54,6 +56,14 @@ struct FirstLook {
 
 /// The largest shape on the first page, as quilt::largestShape.
 [[nodiscard]] Result<shape::Region> readLargest(const std::string& file, const std::shared_ptr<Job>& job);
+
+/// A fabric in a photograph or scan.
+struct SwatchFile {
+    Colour colour;
+    quilt::Swatch swatch;
+};
+/// Errors: as intake::readSwatch and store::readFile. Called aside.
+[[nodiscard]] Result<SwatchFile> readSwatchFile(const std::string& file);
 
 /// The first page of one file.
 [[nodiscard]] Result<quilt::Drawing> readFirstPage(const std::string& file, const std::shared_ptr<Job>& job);

@@ -132,6 +132,12 @@ void Session::showHeat(bool heat) {
     emit changed(Change::place);
 }
 
+void Session::searchStash(std::string text) {
+    if (m_stashSearch == text) return;
+    m_stashSearch = std::move(text);
+    emit changed(Change::place);
+}
+
 plan::Now Session::next() {
     const auto* owner = block();
     const auto tread = treadOf(m_view);

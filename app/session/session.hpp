@@ -74,6 +74,9 @@ public:
     void setPlacementShown(std::size_t step);
     void turnOver();
     void showTemplates(bool templates);
+    /// What the Stash is searched for, as it was typed; empty: everything.
+    [[nodiscard]] const std::string& stashSearch() const { return m_stashSearch; }
+    void searchStash(std::string text);
     /// Fuse shows how much heat each place gets.
     [[nodiscard]] bool showsHeat() const { return m_heat; }
     void showHeat(bool heat);
@@ -157,6 +160,7 @@ private:
     std::optional<Section> m_section;
     Luggage m_luggage;
     bool m_turnedOver = false, m_templates = false, m_heat = false;
+    std::string m_stashSearch;
 };
 
 } // namespace up::app

@@ -41,15 +41,20 @@ StashKeeper::~StashKeeper() {
 
 void StashKeeper::flush() {
     jobs::finish(Pool::copies);
-    if (!std::exchange(m_running, false) && !m_timer.isActive()) return;
+    const auto ran = std::exchange(m_running, nullptr);
+    if (!ran && !m_timer.isActive()) return;
     m_timer.stop();
-    if (m_usable && !m_seen.id.empty()) (void)m_place.exchange(m_seen, m_mine);
+    if (!m_usable || m_seen.id.empty()) return;
+    if (ran && ran->now) { // what it has written is not written twice
+        m_mine = quilt::merged(ran->mine, m_mine, *ran->now);
+        m_seen = *ran->now;
+    }
+    if (auto now = m_place.exchange(m_seen, m_mine)) m_mine = m_seen = std::move(*now);
 }
 
 /// Another quilt is open: it gets the cloth that is there.
 void StashKeeper::begin() {
     flush();
-    ++m_quilts;
     if (!m_usable) return;
     if (m_place.isThere()) {
         auto read = m_place.read();
@@ -84,20 +89,25 @@ void StashKeeper::follow() {
     if (!m_usable || m_seen.id.empty()) return;
     m_mine = quilt::stashOf(m_session.quilt(), m_seen.id);
     if (!m_session.isDirty()) m_clean = m_mine;
-    if (m_mine.cloths != m_seen.cloths && !m_timer.isActive() && !m_running) m_timer.start();
+    if (!quilt::holdTheSame(m_mine, m_seen) && !m_timer.isActive() && !m_running) m_timer.start();
 }
 
 void StashKeeper::exchange() {
     if (!m_usable || m_seen.id.empty() || m_running) return;
-    m_running = true;
+    m_running = std::make_shared<Running>(Running{m_mine, std::nullopt});
     aside(
-        this, [place = m_place, seen = m_seen, mine = m_mine] { return place.exchange(seen, mine); },
-        [this, mine = m_mine, quilts = m_quilts](const Result<Stash>& now) {
-            if (quilts != m_quilts) return;
-            m_running = false;
+        this,
+        [place = m_place, seen = m_seen, running = m_running] {
+            auto now = place.exchange(seen, running->mine);
+            if (now) running->now = *now;
+            return now;
+        },
+        [this, running = m_running](const Result<Stash>& now) {
+            if (running != m_running) return;
+            m_running.reset();
             if (!now) return complainOnce(now.error());
             m_seen = *now;
-            bringIn(mine, m_seen);
+            bringIn(running->mine, m_seen);
             follow();
         },
         Pool::copies);
@@ -120,7 +130,7 @@ void StashKeeper::look() {
 
 /// What others have done since becomes part of all steps that can be gone back to.
 void StashKeeper::bringIn(const Stash& mine, const Stash& all) {
-    if (mine.cloths == all.cloths) return;
+    if (quilt::holdTheSame(mine, all)) return;
     m_session.rebase([&](const quilt::Quilt& quilt) {
         return quilt::withStash(quilt, quilt::merged(mine, quilt::stashOf(quilt, all.id), all));
     });
@@ -130,13 +140,7 @@ void StashKeeper::discard() {
     flush();
     if (!m_usable || m_seen.id.empty()) return;
     if (auto now = m_place.read()) m_seen = std::move(*now);
-    Stash undone = m_clean;
-    for (const auto& cloth : m_mine.cloths) { // what was put in by hand stays in
-        const bool cut = std::any_of(undone.cloths.begin(), undone.cloths.end(), [&](const auto& c) {
-            return cloth.key == c.key || cloth.key.starts_with(c.key + "/");
-        });
-        if (!cut) undone.cloths.push_back(cloth);
-    }
+    const auto undone = quilt::uncut(m_clean, m_mine); // what was put in by hand stays in
     if (auto now = m_place.exchange(m_mine, undone); !now) complainOnce(now.error());
 }
 

@@ -6,6 +6,8 @@
 #include "core/store/stash_place.hpp"
 
 #include <QTimer>
+#include <memory>
+#include <optional>
 
 namespace up::app {
 
@@ -38,14 +40,20 @@ private:
     void bringIn(const quilt::Stash& mine, const quilt::Stash& all);
     void complainOnce(const Error& error);
 
+    /// An exchange that goes on aside.
+    struct Running {
+        quilt::Stash mine;               ///< as it was when it began
+        std::optional<quilt::Stash> now; ///< as the file was afterwards; written there, read once it has ended
+    };
+
     Session& m_session;
     store::StashPlace m_place;
     QTimer m_timer;
     quilt::Stash m_seen;  ///< as the file was when it was last read or written
     quilt::Stash m_mine;  ///< as the quilt has it
     quilt::Stash m_clean; ///< as the quilt had it when it was last saved
-    int m_quilts = 0;     ///< how many have been open: what was asked for one is not told to the next
-    bool m_usable = true, m_said = false, m_running = false;
+    bool m_usable = true, m_said = false;
+    std::shared_ptr<Running> m_running;
 };
 
 } // namespace up::app

@@ -39,7 +39,7 @@ Rows wayOfABlock() {
 
 ViewParts partsFor(Session& session) {
     const auto view = session.view();
-    if (view == View::stash) return stashParts(session.quilt());
+    if (view == View::stash) return stashParts(session.quilt(), session.stashSearch());
     ViewParts parts;
     if (view == View::landing) {
         parts = landingParts(session.quilt(), session.blockId());

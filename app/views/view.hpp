@@ -28,6 +28,7 @@ struct Row {
     sheet::Tag tag; ///< what is chosen by a click on it
     bool done = false, next = false;
     std::optional<Colour> swatch{};
+    Shared<quilt::Swatch> picture{}; ///< of what the swatch is of
     bool operator==(const Row&) const = default;
 };
 
@@ -54,6 +55,6 @@ struct ViewParts {
 [[nodiscard]] ViewParts fuseParts(const Look& look);
 [[nodiscard]] ViewParts stitchParts(const Look& look);
 [[nodiscard]] ViewParts finishParts(const Look& look);
-[[nodiscard]] ViewParts stashParts(const quilt::Quilt& quilt);
+[[nodiscard]] ViewParts stashParts(const quilt::Quilt& quilt, const std::string& looked);
 
 } // namespace up::app

@@ -1,8 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/mat_hand.hpp"
 
-#include "app/commands/cloth_commands.hpp"
-#include "app/commands/trace_commands.hpp"
+#include "app/commands/stash_commands.hpp"
 #include "app/look/text.hpp"
 #include "core/edit/saying.hpp"
 #include "core/edit/stacking.hpp"
@@ -12,14 +11,15 @@
 
 namespace up::app {
 
-MatHand::MatHand(Session& session, Mat& mat, TraceCommands& tracing, ClothCommands& cloths)
-    : QObject(&mat), m_session(session), m_mat(mat), m_tracing(tracing), m_cloths(cloths),
+MatHand::MatHand(Session& session, Mat& mat, StashCommands& shelf)
+    : QObject(&mat), m_session(session), m_mat(mat),
       m_view(session.view()), m_block(session.blockId()) {
     connect(&mat, &Mat::clicked, this, &MatHand::press);
-    connect(&mat, &Mat::panelClicked, this, [this](const sheet::Tag& tag) {
-        if (const auto* offCut = std::get_if<OffCutId>(&tag)) m_tracing.throwAway(*offCut);
-        if (const auto* cloth = std::get_if<ClothId>(&tag)) m_cloths.change(*cloth);
-        if (const auto* block = std::get_if<BlockId>(&tag)) m_session.chooseBlock(*block);
+    connect(&mat, &Mat::panelClicked, this, [this, &shelf](const sheet::Tag& tag) {
+        if (const auto* block = std::get_if<BlockId>(&tag))
+            m_session.chooseBlock(*block);
+        else
+            shelf.open(tag);
     });
     connect(&mat, &Mat::framed, this,
             [this](std::size_t, const shape::Box& box, bool more) { frame(box, more); });

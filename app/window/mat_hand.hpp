@@ -7,13 +7,12 @@
 
 namespace up::app {
 
-class ClothCommands;
-class TraceCommands;
+class StashCommands;
 
 class MatHand : public QObject {
     Q_OBJECT
 public:
-    MatHand(Session& session, Mat& mat, TraceCommands& tracing, ClothCommands& cloths);
+    MatHand(Session& session, Mat& mat, StashCommands& shelf);
     /// The chosen pieces on the block, or the chosen one's chunk on the web; clockwise.
     void turn(double degrees);
 
@@ -27,8 +26,6 @@ private:
 
     Session& m_session;
     Mat& m_mat;
-    TraceCommands& m_tracing;
-    ClothCommands& m_cloths;
     View m_view; ///< what was looked at when last something changed
     BlockId m_block;
 };

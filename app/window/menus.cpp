@@ -85,10 +85,11 @@ void Menus::buildEdit() {
     });
     menu->addSeparator();
     add(menu, "block.new", tr("New &block…"), QKeySequence("Ctrl+B"), [&] { commands.newBlock(); });
-    add(menu, "edit.newFabric", tr("New &fabric…"), {}, [&] { commands.newFabric(); });
-    add(menu, "edit.fabrics", tr("Fabri&cs…"), {}, [&] { commands.editFabrics(); });
-    add(menu, "edit.newThread", tr("New &thread…"), {}, [&] { commands.newThread(); });
-    add(menu, "edit.newWeb", tr("New &web…"), {}, [&] { commands.newWeb(); });
+    add(menu, "edit.newFabric", tr("New &fabric…"), {}, [&] { m_room.shelf.newFabric(); });
+    add(menu, "edit.fabrics", tr("Fabri&cs…"), {}, [&] { m_room.shelf.editFabrics(); });
+    add(menu, "stash.picture", tr("Fabric from a &picture…"), {}, [&] { m_room.shelf.pictureFabric(); });
+    add(menu, "edit.newThread", tr("New &thread…"), {}, [&] { m_room.shelf.newThread(); });
+    add(menu, "edit.newWeb", tr("New &web…"), {}, [&] { m_room.shelf.newWeb(); });
     menu->addSeparator();
     add(menu, "lay.left", tr("Turn piece left"), QKeySequence(","), [&] { m_window.hand().turn(-5); });
     add(menu, "lay.right", tr("Turn piece right"), QKeySequence("."), [&] { m_window.hand().turn(5); });
@@ -200,6 +201,8 @@ void Menus::buildWeb() {
     add(menu, "stash.cloth", tr("Put clot&h into the stash…"), QKeySequence("Ctrl+Shift+K"),
         [&] { m_room.cloths.add(); });
     add(menu, "stash.trace", tr("Cloth &from a picture…"), {}, [&] { m_room.cloths.trace(); });
+    add(menu, "stash.supply", tr("&Stabiliser or batting…"), {}, [&] { m_room.shelf.newSupply(); });
+    add(menu, "stash.keepAll", tr("&Keep for all quilts"), {}, [&] { m_room.shelf.keepForAll(); });
     menu->addSeparator();
     add(menu, "trace.away", tr("Put &away what is left"), {}, [&] { tracing.putAway(); });
     add(menu, "trace.least", tr("Off-cuts &worth keeping…"), {}, [&] { tracing.askLeastOffCut(); });

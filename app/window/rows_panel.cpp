@@ -4,6 +4,7 @@
 #include "app/look/text.hpp"
 
 #include "app/look/look.hpp"
+#include "app/look/swatches.hpp"
 #include "app/look/names.hpp"
 #include "app/look/wrap_label.hpp"
 #include "app/window/fold_handle.hpp"
@@ -22,12 +23,13 @@ namespace {
 constexpr int pause = 120;      // ms
 constexpr int leastHeight = 44; // one row; Now and its caution come first
 
-QPixmap swatchOf(Colour colour) {
-    QPixmap pixmap(22, 22);
+QPixmap swatchOf(const Row& row) {
+    constexpr int side = 22; // dots
+    QPixmap pixmap(side, side);
     pixmap.fill(Qt::transparent);
     QPainter painter(&pixmap);
     painter.setRenderHint(QPainter::Antialiasing);
-    painter.setBrush(look::q(colour));
+    painter.setBrush(swatchPixmap(*row.swatch, row.picture->picture, side));
     painter.setPen(look::q(look::slate));
     painter.drawRoundedRect(1, 1, 20, 20, 3, 3);
     return pixmap;
@@ -73,7 +75,7 @@ QString textOf(const Row& row) {
 
 void fill(QListWidgetItem& item, const Row& row) {
     item.setText(textOf(row));
-    item.setIcon(row.swatch ? QIcon(swatchOf(*row.swatch)) : QIcon());
+    item.setIcon(row.swatch ? QIcon(swatchOf(row)) : QIcon());
     item.setForeground(row.done ? QBrush(look::q(look::moss)) : QBrush());
     QFont font = item.font();
     font.setBold(row.next);

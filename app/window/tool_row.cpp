@@ -25,6 +25,7 @@ ToolRow::ToolRow(Workroom& room, QWidget* parent) : QWidget(parent), m_room(room
     buildDraw(*row);
     buildTrace(*row);
     buildBond(*row);
+    buildStash(*row);
     buildLay(*row);
     buildFuse(*row);
     buildStitch(*row);
@@ -84,7 +85,7 @@ void ToolRow::buildTrace(QLayout& row) {
     connect(labels, &QPushButton::clicked, this,
             [this] { m_room.sheets.print(SheetCommands::Sheets::labels); });
     auto* about = on({View::trace}, named(new QPushButton(tr("About it…"), this), "trace.editWeb"));
-    connect(about, &QPushButton::clicked, this, [this] { m_room.commands.editWeb(); });
+    connect(about, &QPushButton::clicked, this, [this] { m_room.shelf.editWeb(); });
     m_web->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     m_web->setMinimumContentsLength(8);
     row.addWidget(m_web);
@@ -115,19 +116,37 @@ void ToolRow::buildTrace(QLayout& row) {
     connect(cut, &QPushButton::clicked, this, [this] { m_room.sheets.writeCutFile(); });
 }
 
+template<class Act>
+QPushButton* ToolRow::add(QLayout& row, std::initializer_list<View> views, const char* key, const QString& text,
+                          Act act) {
+    auto* button = on(views, named(new QPushButton(text, this), key));
+    row.addWidget(button);
+    connect(button, &QPushButton::clicked, this, act);
+    return button;
+}
+
 void ToolRow::buildBond(QLayout& row) {
-    const auto add = [&](std::initializer_list<View> views, const char* key, const QString& text, auto act) {
-        auto* button = on(views, named(new QPushButton(text, this), key));
-        row.addWidget(button);
-        connect(button, &QPushButton::clicked, this, act);
-        return button;
-    };
-    add({View::bond}, "bond.find", tr("Find cloth"), [this] { m_room.cloths.layOnCloth(); });
+    const std::initializer_list<View> here{View::bond};
+    add(row, here, "bond.find", tr("Find cloth"), [this] { m_room.cloths.layOnCloth(); });
     m_otherCloth =
-        add({View::bond}, "bond.other", tr("Another cloth"), [this] { m_room.cloths.useAnother(); });
-    m_pinCloth = add({View::bond}, "bond.pin", tr("Pin"), [this] { m_room.cloths.togglePin(); });
-    add({View::bond, View::stash}, "stash.cloth", tr("Cloth…"), [this] { m_room.cloths.add(); });
-    add({View::stash}, "stash.trace", tr("Cloth from a picture…"), [this] { m_room.cloths.trace(); });
+        add(row, here, "bond.other", tr("Another cloth"), [this] { m_room.cloths.useAnother(); });
+    m_pinCloth = add(row, here, "bond.pin", tr("Pin"), [this] { m_room.cloths.togglePin(); });
+}
+
+void ToolRow::buildStash(QLayout& row) {
+    const std::initializer_list<View> here{View::stash};
+    auto* search = on(here, named(new QLineEdit(this), "stash.search"));
+    search->setPlaceholderText(tr("green, at least 9 × 2"));
+    search->setClearButtonEnabled(true);
+    search->setFixedWidth(160);
+    row.addWidget(search);
+    connect(search, &QLineEdit::textChanged, this,
+            [this](const QString& text) { m_session.searchStash(text.toStdString()); });
+    add(row, {View::bond, View::stash}, "stash.cloth", tr("Cloth…"), [this] { m_room.cloths.add(); });
+    add(row, here, "stash.trace", tr("Trace cloth…"), [this] { m_room.cloths.trace(); });
+    add(row, here, "stash.newThread", tr("Thread…"), [this] { m_room.shelf.newThread(); });
+    add(row, here, "stash.newWeb", tr("Web…"), [this] { m_room.shelf.newWeb(); });
+    add(row, here, "stash.supply", tr("Stabiliser, batting…"), [this] { m_room.shelf.newSupply(); });
 }
 
 void ToolRow::buildLay(QLayout& row) {

@@ -25,9 +25,13 @@ signals:
 
 private:
     template<class Widget> Widget* on(std::initializer_list<View> views, Widget* widget);
+    /// A button that does that.
+    template<class Act>
+    QPushButton* add(QLayout& row, std::initializer_list<View> views, const char* key, const QString& text, Act act);
     void buildDraw(QLayout& row);
     void buildTrace(QLayout& row);
     void buildBond(QLayout& row);
+    void buildStash(QLayout& row);
     void buildLay(QLayout& row);
     void chooseBackground(int row);
     void buildFuse(QLayout& row);

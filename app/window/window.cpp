@@ -118,7 +118,7 @@ QWidget* Window::buildMiddle() {
     m_says->setTextFormat(Qt::PlainText); // what files are called, and hold, is not markup
     m_says->hide();
     m_mat = named(new Mat(middle), "mat");
-    m_hand = new MatHand(m_session, *m_mat, m_room.tracing, m_room.cloths);
+    m_hand = new MatHand(m_session, *m_mat, m_room.shelf);
     m_log = named(new QListWidget(middle), "log");
     column->addWidget(m_tools);
     column->addWidget(m_says);
@@ -159,6 +159,7 @@ QWidget* Window::buildRight() {
     connect(m_rows, &RowsPanel::chosen, this, [this](const sheet::Tag& tag) {
         if (const auto* block = std::get_if<BlockId>(&tag)) m_session.chooseBlock(*block);
         if (const auto* piece = std::get_if<PieceId>(&tag)) m_session.choosePiece(*piece);
+        m_room.shelf.open(tag);
     });
     return scroll;
 }

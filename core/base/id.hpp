@@ -22,6 +22,8 @@ using ThreadId = Id<struct ThreadTag>;
 using ClothId = Id<struct ClothTag>;
 using OffCutId = Id<struct OffCutTag>;
 using IronId = Id<struct IronTag>;
+using SupplyId = Id<struct SupplyTag>;
+using WantId = Id<struct WantTag>;
 
 } // namespace up
 

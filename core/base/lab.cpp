@@ -81,6 +81,19 @@ Lab labOf(const Light& c) {
     return {116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz)};
 }
 
+Light lightOfLab(const Lab& lab) {
+    const auto cubed = [](double t) {
+        constexpr double d = 6.0 / 29;
+        return t > d ? t * t * t : 3 * d * d * (t - 4.0 / 29);
+    };
+    const double fy = (lab.lightness + 16) / 116;
+    const double x = 0.9505 * cubed(fy + lab.a / 500), y = cubed(fy), z = 1.0890 * cubed(fy - lab.b / 200);
+    // The inverse of the matrix above, to ten places.
+    return {3.2406254773 * x - 1.5372079722 * y - 0.4986285987 * z,
+            -0.9689307147 * x + 1.8757560609 * y + 0.0415175238 * z,
+            0.0557101204 * x - 0.2040210506 * y + 1.0569959423 * z};
+}
+
 /// Names as in the paper; the weights kL, kC and kH are 1.
 double difference(const Lab& one, const Lab& other) {
     const double g = (1 - seventh((std::hypot(one.a, one.b) + std::hypot(other.a, other.b)) / 2)) / 2;

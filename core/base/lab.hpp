@@ -29,6 +29,9 @@ struct Lab {
     return labOf(lightOf(colour));
 }
 
+/// The other way; beyond sRGB where there is no such colour in it.
+[[nodiscard]] Light lightOfLab(const Lab& lab);
+
 /// CIEDE2000: about 1 is just seen side by side. Source: Sharma, Wu & Dalal, "The CIEDE2000 Color-Difference
 /// Formula: Implementation Notes, Supplementary Test Data, and Mathematical Observations", 2005.
 [[nodiscard]] double difference(const Lab& one, const Lab& other);

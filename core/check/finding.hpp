@@ -88,6 +88,8 @@ enum class Fix : std::uint8_t {
     bringUp,      ///< it goes over all that lies on it
     anyWay,       ///< it no longer matters how the print runs over them
     nearFabric,   ///< another fabric of the stash, near in colour and as light
+    part,         ///< its chunk is cut in two
+    shoppingList, ///< it is to be bought
     drawnThrough, ///< its marks were drawn after all
     leaveSo       ///< it was looked at and may be; every doubtful finding has it last
 };
@@ -95,7 +97,7 @@ constexpr auto keysOf(Fix) {
     return std::to_array<std::string_view>(
         {"moveInside", "markRunsOff", "mirror", "otherSide",  "trimLower",    "widenUpper", "nudgeUpper",
          "tuck",       "untie",       "line",   "cutAway",    "windows",      "carryOn",    "noUnit",
-         "leaveOut",   "bringUp",     "anyWay", "nearFabric", "drawnThrough", "leaveSo"});
+         "leaveOut",   "bringUp",     "anyWay", "nearFabric", "part", "shoppingList", "drawnThrough", "leaveSo"});
 }
 
 /// A length that is told apart from others by less than a sixteenth: said to 1/32 in.

@@ -22,6 +22,9 @@ void settlePlace(quilt::Piece& piece);
 /// alreadyFused.
 [[nodiscard]] Result<const quilt::Piece*> changeable(const Quilt& quilt, BlockId block, PieceId piece);
 
+/// The stash's key of what came off a thing with that key: other quilts give ids of their own.
+[[nodiscard]] std::string partKey(const std::string& whole, std::int64_t time, std::uint32_t id);
+
 /// Nothing of it is made yet; how often it was made before stays known.
 void beginAgain(quilt::Piece& piece);
 /// Only chunks of which a piece has got as far as that still wait on cloth.

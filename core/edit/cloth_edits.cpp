@@ -64,8 +64,7 @@ void cut(Quilt& quilt, const ClothLeft& left, const std::string& from, std::int6
         Cloth part = whole;
         part.id = ClothId{quilt.nextId++};
         part.name = partName(quilt, whole.name);
-        if (!whole.key.empty()) // other quilts give ids of their own
-            part.key = whole.key + "/" + std::to_string(time) + "-" + std::to_string(part.id.value);
+        if (!whole.key.empty()) part.key = partKey(whole.key, time, part.id.value);
         part.outline = left.parts[i].outline;
         part.from = from;
         quilt.cloths.push_back(part);

@@ -91,8 +91,11 @@ Edited putAway(const Quilt& quilt, BlockId id, const std::vector<quilt::Remains>
                 std::erase_if(out.offCuts, [&](const auto& o) { return o.id == sheet.offCut; });
             else if (web)
                 takeFrom(*web, rest.used);
-            for (const auto& outline : rest.offCuts)
-                out.offCuts.push_back({OffCutId{out.nextId++}, layout.web, outline, block.name, ""});
+            for (const auto& outline : rest.offCuts) {
+                quilt::OffCut left{OffCutId{out.nextId++}, layout.web, outline, block.name, ""};
+                if (web && !web->key.empty()) left.key = partKey(web->key, time, left.id.value);
+                out.offCuts.push_back(std::move(left));
+            }
         }
         note(out, {time, id, {}, quilt::Event::putAway, ""});
     });

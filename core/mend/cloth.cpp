@@ -1,9 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // When no cloth will do as it is.
 #include "core/edit/cloths.hpp"
+#include "core/edit/stashing.hpp"
 #include "core/edit/tracing.hpp"
 #include "core/mend/reshaping.hpp"
-#include "core/plan/bond/bond_plan.hpp"
+#include "core/plan/bond/parting.hpp"
 
 #include <algorithm>
 
@@ -17,7 +18,41 @@ Edited laidAgain(const Quilt& quilt, BlockId id) {
 
 } // namespace
 
-Edited onOtherCloth(const Quilt& quilt, BlockId id, PieceId piece, check::Fix fix) {
+namespace {
+
+Edited inTwo(const Quilt& quilt, const quilt::Block& block, const plan::TracePlan& trace,
+             const plan::Chunk& chunk) {
+    auto layout = plan::parted(quilt, block, trace, chunk);
+    if (!layout) return failure(Code::noOtherCloth);
+    return edit::changeLayout(quilt, block.id, std::move(*layout)).and_then([&](const Quilt& now) {
+        return laidAgain(now, block.id);
+    });
+}
+
+Edited wanted(const Quilt& quilt, const quilt::Block& block, const plan::TracePlan& trace,
+              const plan::Chunk& chunk) {
+    for (const auto& missing : plan::planBonding(quilt, block, trace).missing)
+        if (trace.chunks[missing.chunk].number == chunk.number)
+            return edit::putWant(quilt, {{}, chunk.fabric, missing.width, missing.height, block.id, ""});
+    return quilt; // it has found room meanwhile
+}
+
+Edited ofOtherFabric(const Quilt& quilt, const quilt::Block& block, const plan::Chunk& chunk,
+                     check::Fix fix) {
+    const auto fabric = fix == check::Fix::nearFabric ? plan::nearFabric(quilt, block, chunk) : FabricId{};
+    if (fix == check::Fix::nearFabric && !fabric) return failure(Code::noOtherCloth);
+    Edited out = quilt;
+    for (const auto each : chunk.pieces)
+        out = out.and_then([&](const Quilt& now) {
+            return fabric ? edit::setFabric(now, block.id, each, fabric)
+                          : edit::setGrain(now, block.id, each, {});
+        });
+    return out.and_then([&](const Quilt& now) { return laidAgain(now, block.id); });
+}
+
+} // namespace
+
+Edited withOtherCloth(const Quilt& quilt, BlockId id, PieceId piece, check::Fix fix) {
     const auto* block = find(quilt.blocks, id);
     if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});
     const auto trace = plan::planTrace(quilt, *block);
@@ -25,14 +60,9 @@ Edited onOtherCloth(const Quilt& quilt, BlockId id, PieceId piece, check::Fix fi
         return std::find(one.pieces.begin(), one.pieces.end(), piece) != one.pieces.end();
     });
     if (chunk == trace.chunks.end()) return failure(Code::noSuchPiece, {std::to_string(piece.value)});
-    const auto fabric = fix == check::Fix::nearFabric ? plan::nearFabric(quilt, *block, *chunk) : FabricId{};
-    if (fix == check::Fix::nearFabric && !fabric) return failure(Code::noOtherCloth);
-    Edited out = quilt;
-    for (const auto each : chunk->pieces)
-        out = out.and_then([&](const Quilt& now) {
-            return fabric ? edit::setFabric(now, id, each, fabric) : edit::setGrain(now, id, each, {});
-        });
-    return out.and_then([&](const Quilt& now) { return laidAgain(now, id); });
+    if (fix == check::Fix::part) return inTwo(quilt, *block, trace, *chunk);
+    if (fix == check::Fix::shoppingList) return wanted(quilt, *block, trace, *chunk);
+    return ofOtherFabric(quilt, *block, *chunk, fix);
 }
 
 } // namespace up::mend

@@ -74,7 +74,9 @@ Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
     case Fix::leaveOut: return edit::removePiece(quilt, block, piece);
     case Fix::bringUp: return broughtUp(quilt, block, piece);
     case Fix::anyWay:
-    case Fix::nearFabric: return onOtherCloth(quilt, block, piece, fix);
+    case Fix::nearFabric:
+    case Fix::part:
+    case Fix::shoppingList: return withOtherCloth(quilt, block, piece, fix);
     case Fix::drawnThrough: return edit::marksDrawnThrough(quilt, block, piece);
     case Fix::leaveSo: return edit::leaveSo(quilt, block, {plan::leftSo(finding)});
     }

@@ -55,11 +55,42 @@ template<class T, class I> [[nodiscard]] constexpr Field<T, I> ownId(I T::*membe
     return always("id", member).within(1, largestId).of(About::self);
 }
 
+/// mm: a cone of 10 km.
+inline constexpr double mostThread = 1e7;
+
 template<class T> using Of = std::type_identity<T>;
 
 constexpr auto fieldsOf(Of<Thread>) {
     using T = Thread;
-    return std::tuple{ownId(&T::id), always("name", &T::name), always("colour", &T::colour)};
+    return std::tuple{ownId(&T::id),
+                      always("name", &T::name),
+                      always("colour", &T::colour),
+                      unlessUsual("key", &T::key),
+                      unlessUsual("spool", &T::spool).within(0, mostThread),
+                      unlessUsual("bobbin", &T::bobbin).within(0, mostThread),
+                      unlessUsual("tex", &T::tex).within(1, 1000)};
+}
+
+constexpr auto fieldsOf(Of<Swatch>) {
+    return std::tuple{always("picture", &Swatch::picture),
+                      unlessUsual("across", &Swatch::across).within(0, 10'000)};
+}
+
+constexpr auto fieldsOf(Of<Supply>) {
+    using T = Supply;
+    return std::tuple{ownId(&T::id),
+                      always("name", &T::name),
+                      always("for", &T::purpose),
+                      always("width", &T::width).within(0, 100'000),
+                      always("length", &T::length).within(0, 100'000),
+                      unlessUsual("key", &T::key)};
+}
+
+constexpr auto fieldsOf(Of<Want>) {
+    using T = Want;
+    return std::tuple{ownId(&T::id), always("fabric", &T::fabric),
+                      always("width", &T::width).within(0, 100'000),
+                      always("height", &T::height).within(0, 100'000), unlessUsual("block", &T::block)};
 }
 
 constexpr auto fieldsOf(Of<Fabric>) {
@@ -70,7 +101,8 @@ constexpr auto fieldsOf(Of<Fabric>) {
                       unlessUsual("print", &T::print),
                       unlessUsual("opacity", &T::opacity).within(0, 1),
                       unlessUsual("alike", &T::alike),
-                      unlessUsual("stripesWithin", &T::tolerance).within(0, 45)};
+                      unlessUsual("stripesWithin", &T::tolerance).within(0, 45),
+                      unlessUsual("swatch", &T::swatch)};
 }
 
 constexpr auto fieldsOf(Of<Pressing>) {
@@ -102,13 +134,14 @@ constexpr auto fieldsOf(Of<Web>) {
                       always("final", &T::final),
                       unlessUsual("longest", &T::longest).within(1, 3600),
                       unlessUsual("fromBack", &T::fromBack),
-                      unlessUsual("maySew", &T::maySew)};
+                      unlessUsual("maySew", &T::maySew),
+                      unlessUsual("key", &T::key)};
 }
 
 constexpr auto fieldsOf(Of<OffCut>) {
     using T = OffCut;
     return std::tuple{ownId(&T::id), always("web", &T::web), always("outline", &T::outline),
-                      unlessUsual("from", &T::from)};
+                      unlessUsual("from", &T::from), unlessUsual("key", &T::key)};
 }
 
 constexpr auto fieldsOf(Of<Cloth>) {
@@ -138,7 +171,8 @@ constexpr auto fieldsOf(Of<OnCloth>) {
 
 constexpr auto fieldsOf(Of<Iron>) {
     using T = Iron;
-    return std::tuple{ownId(&T::id), always("name", &T::name), always("outline", &T::outline)};
+    return std::tuple{ownId(&T::id), always("name", &T::name), always("outline", &T::outline),
+                      unlessUsual("key", &T::key)};
 }
 
 constexpr auto fieldsOf(Of<Pressed>) {
@@ -303,6 +337,8 @@ constexpr auto fieldsOf(Of<Quilt>) {
                       unlessUsual("offCuts", &T::offCuts),
                       unlessUsual("leastOffCut", &T::leastOffCut).within(1, 1000),
                       unlessUsual("cloths", &T::cloths),
+                      unlessUsual("supplies", &T::supplies),
+                      unlessUsual("wants", &T::wants),
                       unlessUsual("irons", &T::irons),
                       unlessUsual("iron", &T::iron),
                       always("blocks", &T::blocks),

@@ -18,6 +18,7 @@ struct Iron {
     std::string name;
     shape::Rings outline; ///< one ring
     std::string extra;
+    std::string key{}; ///< by which the stash of all quilts knows it; none: this quilt alone has it
     bool operator==(const Iron&) const = default;
 };
 

@@ -15,6 +15,7 @@
 #include "core/quilt/recipe.hpp"
 #include "core/quilt/shared_list.hpp"
 #include "core/quilt/step.hpp"
+#include "core/quilt/supplies.hpp"
 #include "core/shape/path.hpp"
 #include "core/shape/ring.hpp"
 
@@ -55,6 +56,7 @@ struct Fabric {
     Angle tolerance = Angle::ofDegrees(5);
     double opacity = usualOpacity; ///< of the light that falls on it, what does not come from beneath: 0…1
     bool alike = false;            ///< on both sides, as batik is: no side can be the wrong one
+    Shared<Swatch> swatch{};
     bool operator==(const Fabric&) const;
 };
 
@@ -63,6 +65,9 @@ struct Thread {
     std::string name;
     Colour colour;
     Extra extra;
+    std::string key{}; ///< by which the stash of all quilts knows it; none: this quilt alone has it
+    std::optional<Length> spool{}, bobbin{}; ///< what is left; none: nobody has said
+    std::optional<double> tex{};             ///< g per 1000 m, ISO 1144
     bool operator==(const Thread&) const;
 };
 
@@ -99,6 +104,7 @@ struct Web {
     std::optional<double> longest;
     bool fromBack = true; ///< the final pressing is done once more from the back
     bool maySew = true;   ///< else it gums the needle up
+    std::string key{};    ///< as of a Thread
     bool operator==(const Web&) const;
     /// Null when it comes the other way.
     [[nodiscard]] const Roll* roll() const { return std::get_if<Roll>(&stock); }
@@ -114,6 +120,7 @@ struct OffCut {
     shape::Rings outline; ///< as of a shape::Region
     std::string from;     ///< the block it was left over from
     Extra extra;
+    std::string key{}; ///< as of a Thread
     bool operator==(const OffCut&) const;
 };
 
@@ -334,6 +341,8 @@ struct Quilt {
     std::vector<Cloth> cloths;
     Length leastOffCut = Length::ofInches(3, 2); ///< a circle so wide fits into web or cloth worth keeping
     std::vector<Thread> threads;
+    std::vector<Supply> supplies{};
+    std::vector<Want> wants{}; ///< the shopping list
     std::vector<Iron> irons{};
     IronId iron; ///< in use; none: the household iron that comes with the program
     Shared<std::vector<LogEntry>> log;

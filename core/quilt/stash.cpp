@@ -29,6 +29,7 @@ FabricId fabricFor(Quilt& quilt, const StashCloth& cloth) {
     fabric.id = FabricId{quilt.nextId++};
     fabric.name = cloth.fabric, fabric.colour = cloth.colour;
     fabric.print = cloth.print, fabric.alike = cloth.alike;
+    fabric.swatch = cloth.swatch;
     quilt.fabrics.push_back(std::move(fabric));
     return quilt.fabrics.back().id;
 }
@@ -42,21 +43,111 @@ bool isOf(const std::string& id, const std::string& key) {
     return id.empty() ? !key.empty() : key.starts_with(id + "/");
 }
 
-/// Both have changed it: cut from it, perhaps.
-StashCloth together(const StashCloth& before, const StashCloth& mine, const StashCloth& theirs) {
-    StashCloth out = mine;
-    if (mine.outline == before.outline)
-        out.outline = theirs.outline;
-    else if (theirs.outline != before.outline)
-        out.outline = shape::intersect({mine.outline}, {theirs.outline}).rings;
+/// What the quilt makes use of.
+struct InUse {
+    std::set<WebId> webs;
+    std::set<ThreadId> threads;
+    std::set<IronId> irons;
+    std::set<FabricId> fabrics;
+    std::set<ClothId> cloths; ///< waited on
+
+    explicit InUse(const Quilt& quilt) {
+        irons.insert(quilt.iron);
+        for (const auto& block : quilt.blocks)
+            look(block);
+    }
+    [[nodiscard]] bool has(WebId id) const { return webs.contains(id); }
+    [[nodiscard]] bool has(ThreadId id) const { return threads.contains(id); }
+    [[nodiscard]] bool has(IronId id) const { return irons.contains(id); }
+    [[nodiscard]] static bool has(SupplyId) { return false; }
+
+private:
+    void look(const Block& block) {
+        webs.insert(block.web);
+        if (block.layout) webs.insert(block.layout->web);
+        fabrics.insert(block.background);
+        for (const auto& piece : block.pieces)
+            fabrics.insert(piece.fabric), threads.insert(piece.thread);
+        for (const auto& strip : block.ground.strips)
+            for (const auto& patch : strip.patches)
+                fabrics.insert(patch.fabric);
+        for (const auto& on : block.onCloth)
+            cloths.insert(on.cloth);
+    }
+};
+
+template<class Thing> std::vector<Thing> keyed(const std::vector<Thing>& things, const std::string& id) {
+    std::vector<Thing> out;
+    for (const auto& thing : things)
+        if (isOf(id, thing.key)) out.emplace_back(thing).id = {};
     return out;
+}
+
+/// As in `with` are those of that stash; what is gone and in use stays without a key.
+template<class Thing>
+void bring(Quilt& quilt, std::vector<Thing> Quilt::*list, const std::vector<Thing>& with,
+           const std::string& stash, const InUse& inUse) {
+    auto& things = quilt.*list;
+    const auto isGone = [&](const Thing& thing) {
+        return isOf(stash, thing.key) && !byKey(with, thing.key);
+    };
+    std::erase_if(things, [&](const Thing& thing) { return isGone(thing) && !inUse.has(thing.id); });
+    for (auto& thing : things)
+        if (isGone(thing)) thing.key.clear();
+    for (auto thing : with) {
+        auto* there = byKey(things, thing.key);
+        thing.id = there ? there->id : decltype(thing.id){quilt.nextId++};
+        if (there)
+            *there = std::move(thing);
+        else
+            things.push_back(std::move(thing));
+    }
+}
+
+std::vector<StashOffCut> keyedOffCuts(const Quilt& quilt, const std::string& id) {
+    std::vector<StashOffCut> out;
+    for (const auto& offCut : quilt.offCuts) {
+        const auto* web = find(quilt.webs, offCut.web);
+        if (isOf(id, offCut.key))
+            out.push_back({offCut.key, web ? web->key : "", offCut.outline, offCut.from, offCut.extra});
+    }
+    return out;
+}
+
+/// After the webs that they are of.
+void bringOffCuts(Quilt& quilt, const Stash& stash) {
+    std::erase_if(quilt.offCuts, [&](const OffCut& offCut) {
+        return isOf(stash.id, offCut.key) && !byKey(stash.offCuts, offCut.key);
+    });
+    for (const auto& item : stash.offCuts) {
+        auto* offCut = byKey(quilt.offCuts, item.key);
+        if (!offCut) {
+            quilt.offCuts.emplace_back().id = OffCutId{quilt.nextId++};
+            offCut = &quilt.offCuts.back();
+        }
+        const auto* web = item.web.empty() ? nullptr : byKey(quilt.webs, item.web);
+        offCut->key = item.key, offCut->outline = item.outline;
+        offCut->web = web ? web->id : WebId{};
+        offCut->from = item.from, offCut->extra = item.extra;
+    }
 }
 
 } // namespace
 
+bool holdTheSame(const Stash& one, const Stash& other) {
+    bool same = true;
+    eachKind([&](auto list) { same = same && one.*list == other.*list; });
+    return same;
+}
+
 Stash stashOf(const Quilt& quilt, const std::string& id) {
     Stash out;
     out.id = id;
+    out.webs = keyed(quilt.webs, id);
+    out.offCuts = keyedOffCuts(quilt, id);
+    out.threads = keyed(quilt.threads, id);
+    out.irons = keyed(quilt.irons, id);
+    out.supplies = keyed(quilt.supplies, id);
     for (const auto& cloth : quilt.cloths) {
         if (!isOf(id, cloth.key)) continue;
         const auto* fabric = find(quilt.fabrics, cloth.fabric);
@@ -64,7 +155,7 @@ Stash stashOf(const Quilt& quilt, const std::string& id) {
         item.key = cloth.key, item.name = cloth.name, item.outline = cloth.outline;
         if (fabric)
             item.fabric = fabric->name, item.colour = fabric->colour, item.print = fabric->print,
-            item.alike = fabric->alike;
+            item.alike = fabric->alike, item.swatch = fabric->swatch;
         item.stripes = cloth.stripes, item.scrap = cloth.scrap, item.washed = cloth.washed;
         item.from = cloth.from, item.heldFor = holdOf(quilt, cloth);
         item.extra = cloth.extra;
@@ -73,7 +164,9 @@ Stash stashOf(const Quilt& quilt, const std::string& id) {
     return out;
 }
 
-Quilt withStash(Quilt quilt, const Stash& stash) {
+namespace {
+
+void bringCloths(Quilt& quilt, const Stash& stash) {
     std::vector<Cloth> cloths;
     for (auto& cloth : quilt.cloths)
         if (!isOf(stash.id, cloth.key) || byKey(stash.cloths, cloth.key)) cloths.push_back(std::move(cloth));
@@ -98,25 +191,31 @@ Quilt withStash(Quilt quilt, const Stash& stash) {
         if (std::any_of(waiting.begin(), waiting.end(), isGone))
             std::erase_if(quilt.blocks[i].onCloth, isGone);
     }
+}
+
+} // namespace
+
+Quilt withStash(Quilt quilt, const Stash& stash) {
+    const InUse inUse(quilt);
+    bringCloths(quilt, stash);
+    bring(quilt, &Quilt::webs, stash.webs, stash.id, inUse);
+    if (quilt.blocks.empty())
+        std::stable_partition(quilt.webs.begin(), quilt.webs.end(),
+                              [&](const Web& web) { return isOf(stash.id, web.key); });
+    bringOffCuts(quilt, stash);
+    bring(quilt, &Quilt::threads, stash.threads, stash.id, inUse);
+    bring(quilt, &Quilt::irons, stash.irons, stash.id, inUse);
+    bring(quilt, &Quilt::supplies, stash.supplies, stash.id, inUse);
     return quilt;
 }
 
 Quilt carried(Quilt quilt, const std::string& stash) {
     if (stash.empty()) return quilt;
-    std::set<FabricId> fabrics, stay;
-    std::set<ClothId> waited;
-    for (const auto& block : std::as_const(quilt).blocks) {
-        fabrics.insert(block.background);
-        for (const auto& piece : block.pieces)
-            fabrics.insert(piece.fabric);
-        for (const auto& strip : block.ground.strips)
-            for (const auto& patch : strip.patches)
-                fabrics.insert(patch.fabric);
-        for (const auto& on : block.onCloth)
-            waited.insert(on.cloth);
-    }
+    const InUse inUse(quilt);
+    std::set<FabricId> stay;
     std::erase_if(quilt.cloths, [&](const Cloth& cloth) {
-        if (!isOf(stash, cloth.key) || fabrics.contains(cloth.fabric) || waited.contains(cloth.id) ||
+        if (!isOf(stash, cloth.key) || inUse.fabrics.contains(cloth.fabric) ||
+            inUse.cloths.contains(cloth.id) ||
             cloth.heldFor)
             return false;
         stay.insert(cloth.fabric);
@@ -124,32 +223,18 @@ Quilt carried(Quilt quilt, const std::string& stash) {
     });
     for (const auto& cloth : quilt.cloths)
         stay.erase(cloth.fabric);
+    for (const auto& want : quilt.wants)
+        stay.erase(want.fabric);
     std::erase_if(quilt.fabrics, [&](const Fabric& fabric) { return stay.contains(fabric.id); });
+    const auto stays = [&](const auto& thing) { return isOf(stash, thing.key) && !inUse.has(thing.id); };
+    std::erase_if(quilt.webs, stays);
+    std::erase_if(quilt.offCuts, [&](const OffCut& offCut) {
+        return isOf(stash, offCut.key) && !find(quilt.webs, offCut.web);
+    });
+    std::erase_if(quilt.threads, stays);
+    std::erase_if(quilt.irons, stays);
+    std::erase_if(quilt.supplies, stays);
     return quilt;
-}
-
-Stash merged(const Stash& before, const Stash& mine, const Stash& theirs) {
-    Stash out;
-    out.id = theirs.id.empty() ? mine.id : theirs.id;
-    out.extra = theirs.extra;
-    for (const auto& now : theirs.cloths) {
-        const auto* was = byKey(before.cloths, now.key);
-        const auto* own = byKey(mine.cloths, now.key);
-        if (!own) {
-            if (!was || *was != now) out.cloths.push_back(now); // new to me, or changed while I threw it away
-        } else if (was && *was != now && *was != *own) {
-            auto both = together(*was, *own, now);
-            if (!both.outline.empty()) out.cloths.push_back(std::move(both));
-        } else {
-            out.cloths.push_back(was && *was == *own ? now : *own);
-        }
-    }
-    for (const auto& own : mine.cloths) {
-        if (byKey(theirs.cloths, own.key)) continue;
-        const auto* was = byKey(before.cloths, own.key);
-        if (!was || *was != own) out.cloths.push_back(own);
-    }
-    return out;
 }
 
 } // namespace up::quilt

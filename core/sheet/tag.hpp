@@ -12,7 +12,8 @@ namespace up::sheet {
 enum class Handle : std::uint8_t { sectionFrom, sectionTo };
 
 /// Empty: nothing to click.
-using Tag = std::variant<std::monostate, PieceId, BlockId, OffCutId, ClothId, Handle>;
+using Tag = std::variant<std::monostate, PieceId, BlockId, OffCutId, ClothId, WebId, ThreadId, IronId,
+                         SupplyId, WantId, FabricId, Handle>;
 
 [[nodiscard]] inline bool isSet(const Tag& tag) {
     return tag.index() != 0;

@@ -134,6 +134,15 @@ template<quilt::Listed T> [[nodiscard]] Json toJson(const Shared<std::vector<T>>
     return listTo(*list);
 }
 
+template<quilt::Listed T> void fromJson(const Node& node, Bounds, Shared<T>& out) {
+    T value{};
+    fromJson(node, {}, value);
+    out = std::move(value);
+}
+template<quilt::Listed T> [[nodiscard]] Json toJson(const Shared<T>& value) {
+    return toJson(*value);
+}
+
 /// Of several kinds of thing one, under its own key.
 template<class... T> void fromAmong(const Node& owner, std::variant<T...>& out) {
     constexpr auto keys = quilt::keysOf(quilt::Of<std::variant<T...>>{});

@@ -34,6 +34,11 @@ void settle(Quilt& quilt) {
         if (!find(quilt.fabrics, cloth.fabric)) cloth.fabric = {};
         if (!find(quilt.blocks, cloth.heldFor)) cloth.heldFor = {};
     }
+    expectDifferentIds(quilt.supplies, "supplies", highest);
+    expectDifferentIds(quilt.wants, "wants", highest);
+    std::erase_if(quilt.wants, [&](const Want& want) { return !find(quilt.fabrics, want.fabric); });
+    for (auto& want : quilt.wants)
+        if (!find(quilt.blocks, want.block)) want.block = {};
     expectDifferentIds(quilt.irons, "irons", highest);
     for (const auto& iron : quilt.irons)
         if (iron.outline.size() != 1) throw Damaged{"irons", "an outline of one ring for " + iron.name};

@@ -58,6 +58,20 @@ public:
     std::optional<app::IronAnswer> iron(const app::IronQuestion& question) override {
         return ironAnswer ? ironAnswer(question) : app::IronAnswer{question.name, question.outline};
     }
+    std::function<void(app::ThreadAnswer&)> threadAnswer; ///< none: cancelled
+    std::optional<app::ThreadAnswer> thread(const quilt::Thread& thread) override {
+        if (!threadAnswer) return std::nullopt;
+        app::ThreadAnswer answer{thread};
+        threadAnswer(answer);
+        return answer;
+    }
+    std::function<void(app::SupplyAnswer&)> supplyAnswer; ///< none: cancelled
+    std::optional<app::SupplyAnswer> supply(const quilt::Supply& supply, measure::System) override {
+        if (!supplyAnswer) return std::nullopt;
+        app::SupplyAnswer answer{supply};
+        supplyAnswer(answer);
+        return answer;
+    }
     std::optional<plan::Candidate> whichAnswer;
     std::optional<intake::PageGrid> gridAnswer;
     std::optional<intake::PageGrid> pageGrid(const std::vector<quilt::Drawing>&, measure::System) override {

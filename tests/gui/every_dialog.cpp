@@ -9,6 +9,8 @@
 #include "app/dialogs/ground_dialog.hpp"
 #include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/iron_dialog.hpp"
+#include "app/dialogs/supply_dialog.hpp"
+#include "app/dialogs/thread_dialog.hpp"
 #include "app/dialogs/join_dialog.hpp"
 #include "app/dialogs/light_box.hpp"
 #include "app/dialogs/machine_dialog.hpp"
@@ -125,6 +127,16 @@ std::unique_ptr<app::Form> dialogNamed(const std::string& which, Names names) {
             app::IronQuestion{names == Names::words ? "my iron" : "1",
                               {{-30, -60}, {30, -60}, {30, 60}, {-30, 60}},
                               measure::System::inches});
+    if (which == "thread") {
+        quilt::Thread thread{ThreadId{91}, names == Names::words ? "gold" : "1", {200, 160, 40}, ""};
+        thread.spool = measure::Length::ofMm(120'000), thread.tex = 30;
+        return std::make_unique<app::ThreadDialog>(thread);
+    }
+    if (which == "supply")
+        return std::make_unique<app::SupplyDialog>(
+            quilt::Supply{SupplyId{92}, names == Names::words ? "tear-away" : "1", quilt::Purpose::stabiliser,
+                          measure::Length::ofInches(20, 1), measure::Length::ofInches(36, 1), "", ""},
+            measure::System::inches);
     if (which == "edges")
         return std::make_unique<app::EdgeDialog>(app::EdgeQuestion{quilt, block, piece, {}});
     if (which == "fabrics")

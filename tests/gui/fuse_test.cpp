@@ -244,7 +244,7 @@ TEST_F(Fuse, ASoleplateWithHolesOrOfNoSizeIsRefusedInOneSentence) {
 
 TEST_F(Fuse, TheLeafletsFormSaysWhetherTheBackIsPressed) {
     m_asker.webAnswer = [](quilt::Web& web) { web.fromBack = false; };
-    room().commands.editWeb();
+    room().shelf.editWeb();
     known();
     for (const auto& stage : plan().stages)
         EXPECT_FALSE(stage.fromBack);

@@ -130,6 +130,41 @@ TEST(StashKeeper, WhatIsNotKeptHasNotBeenCut) {
     EXPECT_EQ(one.width("slate"), 200);
 }
 
+TEST(StashKeeper, WhatIsUsedOfARollIsTakenOffItOnce) {
+    const TempDir dir;
+    Room one(dir), other(dir);
+    auto web = quilt::emptyQuilt("").webs.front();
+    web.id = {}, web.name = "Heavy", web.key = one.keeper.newKey();
+    web.stock = quilt::Roll{measure::Length::ofInches(90, 1)};
+    one.session.apply(edit::putWeb(one.session.quilt(), web), "put in");
+    const auto left = [&](const Room& room) {
+        for (const auto& known : room.session.quilt().webs)
+            if (known.name == "Heavy") return known.length().inches();
+        return 0.0;
+    };
+    const auto use = [&](Room& room, int inches) {
+        auto quilt = room.session.quilt();
+        for (auto& known : quilt.webs)
+            if (known.name == "Heavy")
+                known.stock = quilt::Roll{known.length() - measure::Length::ofInches(inches, 1)};
+        room.session.apply(quilt, "put away");
+    };
+    const auto inFile = [&] {
+        const auto stash = one.keeper.place().read();
+        return stash && !stash->webs.empty() ? stash->webs.front().length().inches() : 0.0;
+    };
+    EXPECT_SOON(inFile() == 90);
+    other.keeper.look();
+    EXPECT_SOON(left(other) == 90);
+    use(one, 10);
+    use(other, 25);
+    EXPECT_SOON(inFile() == 55);
+    one.open(), other.open(); // whatever is still on its way is written, once
+    EXPECT_EQ(inFile(), 55);
+    EXPECT_EQ(left(one), 55);
+    EXPECT_EQ(left(other), 55);
+}
+
 TEST(StashKeeper, ClothOfAnotherStashStaysWithItsQuilt) {
     const TempDir here, there;
     Room one(there);

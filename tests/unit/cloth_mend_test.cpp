@@ -2,6 +2,7 @@
 // What is said, and done, when no cloth will do.
 #include "core/base/lab.hpp"
 #include "core/edit/stacking.hpp"
+#include "core/edit/stashing.hpp"
 #include "core/mend/mend.hpp"
 #include "core/plan/check/check_plan.hpp"
 #include "tests/support/on_cloths.hpp"
@@ -88,6 +89,60 @@ TEST_F(OnCloths, APrintThatWouldRunAcrossMayRunAnyWay) {
     EXPECT_FALSE(the(mended.blocks, block).pieces[2].grain);
     EXPECT_EQ(the(mended.blocks, block).onCloth.size(), 1U);
     EXPECT_TRUE(aboutCloth(mended).empty());
+}
+
+/// The two red squares as one chunk, 6 mm apart.
+quilt::Quilt joined(quilt::Quilt quilt, BlockId block, PieceId left, PieceId right) {
+    auto& traced = the(quilt.blocks, block).layout->traced;
+    const auto of = [&](PieceId piece) -> quilt::Traced& {
+        return *std::find_if(traced.begin(), traced.end(), [&](const auto& t) { return t.piece == piece; });
+    };
+    auto &one = of(left), &two = of(right);
+    one.turn = two.turn = Angle();
+    two.chunk = one.chunk, two.sheet = one.sheet;
+    two.x = one.x + 146, two.y = one.y; // mirrored, they lie 100 mm apart, the second to the left
+    return quilt;
+}
+
+TEST_F(OnCloths, AChunkThatFindsNoRoomIsPartedWhereTheCutIsShortest) {
+    quilt = joined(std::move(quilt), block, pieces[0], pieces[1]);
+    ASSERT_EQ(trace().chunks.size(), 2U);
+    add("scrap", fabric(0), 60, 60);
+    const auto half = must(mend::mended(quilt, aboutCloth(quilt).at(0), Fix::part));
+    EXPECT_EQ(the(half.blocks, block).onCloth.size(), 1U) << "one of them at least";
+    add("another", fabric(0), 60, 60);
+    const auto found = aboutCloth(quilt);
+    ASSERT_EQ(found.size(), 1U);
+    EXPECT_EQ(found[0].kind, Kind::clothShort);
+    ASSERT_TRUE(offers(found[0], Fix::part));
+    quilt = must(mend::mended(quilt, found[0], Fix::part));
+    EXPECT_TRUE(aboutCloth(quilt).empty());
+    const auto after = trace();
+    ASSERT_EQ(after.chunks.size(), 3U);
+    const auto &one = after.chunks[chunkOf(0)].roughCut, &two = after.chunks[chunkOf(1)].roughCut;
+    EXPECT_NEAR(test::geosArea(shape::intersect(one, two)), 0, 0.5) << "the web is cut, not shared";
+    // 40 mm and a rough cut of 1/4 in, but for the side where the other lies: half of 6 mm.
+    EXPECT_NEAR(one.bounds().width(), 40 + 6.35 + 3, 0.1);
+    EXPECT_EQ(of().onCloth.size(), 2U);
+    for (const auto& use : plan::planBonding(quilt, of(), after).cloths)
+        for (const auto& laid : use.chunks)
+            EXPECT_EQ(laid.lies, plan::Lies::well);
+}
+
+TEST_F(OnCloths, WhatIsMissingGoesOnTheShoppingListOnce) {
+    add("narrow", fabric(2), 50.8, 254);
+    auto found = aboutCloth(quilt);
+    ASSERT_EQ(found.size(), 1U);
+    ASSERT_TRUE(offers(found[0], Fix::shoppingList));
+    quilt = must(mend::mended(quilt, found[0], Fix::shoppingList));
+    ASSERT_EQ(quilt.wants.size(), 1U);
+    EXPECT_EQ(quilt.wants[0].fabric, fabric(2));
+    EXPECT_EQ(quilt.wants[0].block, block);
+    EXPECT_EQ(quilt.wants[0].width, measure::Length::ofInches(13, 4));
+    found = aboutCloth(quilt);
+    ASSERT_EQ(found.size(), 1U) << "it is still missing";
+    EXPECT_FALSE(offers(found[0], Fix::shoppingList));
+    EXPECT_EQ(must(edit::removeWant(quilt, quilt.wants[0].id)).wants.size(), 0U);
 }
 
 TEST_F(OnCloths, RoomThatOthersTakeIsSaidAndWhatLiesStays) {

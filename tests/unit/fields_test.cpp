@@ -60,6 +60,11 @@ public:
         fill(list.front());
         out = std::move(list);
     }
+    template<Listed T> void fill(Shared<T>& out, double, double) {
+        T value{};
+        fill(value);
+        out = std::move(value);
+    }
     void fill(Shared<std::vector<shape::Contour>>& out, double, double) {
         auto line = test::circle({50, 50}, 10.0 + ++m_count);
         line.closed = false;
@@ -103,6 +108,9 @@ TEST(Fields, AllOfAFullQuiltComesBackFromItsFile) {
     expectNothingUsual(quilt);
     expectNothingUsual(quilt.fabrics[0]);
     expectNothingUsual(quilt.webs[0]);
+    expectNothingUsual(quilt.threads[0]);
+    expectNothingUsual(quilt.supplies[0]);
+    expectNothingUsual(quilt.wants[0]);
     expectNothingUsual(quilt.blocks[0]);
     expectNothingUsual(quilt.blocks[0].pieces[0]);
     expectNothingUsual(*quilt.blocks[0].layout);
@@ -163,7 +171,10 @@ TEST(Fields, TheSchemaDescribesThemAll) {
     const std::string defs = "/$defs/", layout = defs + "block/properties/layout";
     expectDescribed<Quilt>(schema, "");
     expectDescribed<Fabric>(schema, defs + "fabric");
-    expectDescribed<Thread>(schema, defs + "swatch");
+    expectDescribed<Thread>(schema, defs + "thread");
+    expectDescribed<Swatch>(schema, defs + "swatch");
+    expectDescribed<Supply>(schema, defs + "supply");
+    expectDescribed<Want>(schema, defs + "want");
     expectDescribed<Web>(schema, defs + "web");
     expectDescribed<Roll>(schema, defs + "web/properties/roll");
     expectDescribed<Packet>(schema, defs + "web/properties/packet");

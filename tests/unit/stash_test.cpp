@@ -176,6 +176,117 @@ TEST(StashOfAQuilt, TellsItsOwnClothFromThatOfOtherStashes) {
     EXPECT_EQ(keysIn(quilt::stashOf(used)), (Keys{"attic/1"})) << "used up here, but not there";
 }
 
+/// One of each kind beside cloth.
+Stash shed() {
+    Stash out{"shed", {}, ""};
+    quilt::Web web{};
+    web.key = "shed/web", web.name = "Heavy web", web.stock = quilt::Roll{measure::Length::ofInches(90, 1)};
+    web.longest = 30, web.maySew = false, web.extra = R"({"shop":"corner"})";
+    out.webs = {web};
+    out.offCuts = {{"shed/web/1-5", "shed/web", shape::rectangle({0, 0, 80, 60}).rings, "Heron", ""}};
+    quilt::Thread thread{{}, "moss", {60, 100, 60}, ""};
+    thread.key = "shed/thread", thread.spool = measure::Length::ofMm(250'000), thread.tex = 30;
+    out.threads = {thread};
+    out.irons = {{{}, "my iron", {{{-30, -60}, {30, -60}, {0, 60}}}, "", "shed/iron"}};
+    out.supplies = {{{}, "tear-away", quilt::Purpose::stabiliser, measure::Length::ofInches(20, 1),
+                     measure::Length::ofInches(36, 1), "shed/tear", ""}};
+    return out;
+}
+
+TEST(StashOfEverything, ComesBackFromItsFile) {
+    EXPECT_EQ(must(readStash(writeStash(shed()), "s")), shed());
+    const auto json = Json::parse(writeStash(shed()));
+    EXPECT_FALSE(json["webs"][0].contains("id")) << "ids are each quilt's own";
+}
+
+TEST(StashOfEverything, ComesIntoAQuiltAndOutAgain) {
+    auto quilt = quilt::withStash(quilt::emptyQuilt("Towpath"), shed());
+    ASSERT_EQ(quilt.webs.size(), 2U);
+    EXPECT_EQ(quilt.webs.front().name, "Heavy web") << "a new quilt begins with what is at hand";
+    EXPECT_EQ(quilt.offCuts.front().web, quilt.webs.front().id);
+    EXPECT_TRUE(quilt::holdTheSame(quilt::stashOf(quilt, "shed"), shed()));
+    EXPECT_EQ(quilt::withStash(quilt, shed()), quilt) << "nothing is new";
+    EXPECT_EQ(must(readQuilt(writeQuilt(quilt), "q")), quilt);
+}
+
+TEST(StashOfEverything, LeavesWithAQuiltAsFarAsItIsUsed) {
+    auto quilt = quilt::withStash(quilt::emptyQuilt("Towpath"), shed());
+    const auto bare = quilt::carried(quilt, "shed");
+    EXPECT_TRUE(bare.threads.empty() && bare.irons.empty() && bare.supplies.empty() && bare.offCuts.empty());
+    EXPECT_EQ(bare.webs.size(), 1U);
+    quilt::Block block{};
+    block.id = BlockId{quilt.nextId++}, block.web = quilt.webs.front().id;
+    block.pieces.emplace_back().thread = quilt.threads.front().id;
+    quilt.blocks.push_back(block);
+    quilt.iron = quilt.irons.front().id;
+    const auto leaves = quilt::carried(quilt, "shed");
+    EXPECT_EQ(leaves.webs.size(), 2U);
+    EXPECT_EQ(leaves.offCuts.size(), 1U);
+    EXPECT_EQ(leaves.threads.size(), 1U);
+    EXPECT_EQ(leaves.irons.size(), 1U);
+    EXPECT_TRUE(leaves.supplies.empty());
+    EXPECT_TRUE(quilt::holdTheSame(quilt::stashOf(quilt::withStash(leaves, shed()), "shed"), shed()));
+}
+
+TEST(StashOfEverything, WhatIsGoneButInUseBecomesTheQuiltsOwn) {
+    auto quilt = quilt::withStash(quilt::emptyQuilt("Towpath"), shed());
+    quilt::Block block{};
+    block.id = BlockId{quilt.nextId++}, block.web = quilt.webs.front().id;
+    quilt.blocks.push_back(block);
+    const auto after = quilt::withStash(quilt, {"shed", {}, ""});
+    ASSERT_TRUE(find(after.webs, block.web));
+    EXPECT_TRUE(find(after.webs, block.web)->key.empty());
+    EXPECT_TRUE(after.threads.empty()) << "nothing is stitched with it";
+}
+
+TEST(StashOfEverything, IsRefusedInOneSentenceWhenSomethingIsWrong) {
+    const auto code = [](const std::string& rest) {
+        const auto read =
+            readStash(R"({"format":"upstairs-stash","version":1,"cloths":[],)" + rest + "}", "s");
+        return read ? Code::badUse : read.error().code;
+    };
+    const std::string web = R"({"name":"w","papers":1,"width":400,"roll":{"length":900},
+        "first":{"seconds":5,"steam":false,"heat":"wool"},"final":{"seconds":9,"steam":false,"heat":"wool"}})";
+    EXPECT_EQ(code(R"("webs":[)" + web + "]"), Code::badUse) << "nothing wrong";
+    EXPECT_EQ(code(R"("webs":[)" + web + "," + web + "]"), Code::damaged) << "twice";
+    EXPECT_EQ(code(R"("webs":[7])"), Code::damaged);
+    EXPECT_EQ(code(R"("webs":{})"), Code::damaged);
+    EXPECT_EQ(code(R"("threads":[{"name":"t","colour":"#112233","tex":-3}])"), Code::damaged);
+    EXPECT_EQ(code(R"("threads":[{"name":"t","colour":"red"}])"), Code::damaged);
+    EXPECT_EQ(code(R"("irons":[{"name":"i","outline":[[[0,0],[9,0],[9,9]],[[1,1],[2,1],[2,2]]]}])"),
+              Code::damaged)
+        << "a soleplate with a hole";
+    EXPECT_EQ(code(R"("offCuts":[{"key":"k","outline":[[0,0],[9,9],[9,0],[0,9]]}])"), Code::clothCrosses);
+    EXPECT_EQ(code(R"("supplies":[{"name":"s","for":"tea","width":1,"length":1}])"), Code::damaged);
+}
+
+TEST(TwoWindows, UseUpWhatBothUsed) {
+    const auto before = shed();
+    auto mine = before, theirs = before;
+    mine.webs[0].stock = quilt::Roll{measure::Length::ofInches(80, 1)};   // 10 in used
+    theirs.webs[0].stock = quilt::Roll{measure::Length::ofInches(65, 1)}; // 25 in
+    mine.threads[0].spool = measure::Length::ofMm(200'000);               // 50 m
+    theirs.threads[0].spool = measure::Length::ofMm(20'000);              // 230 m: more than is left
+    mine.supplies[0].length = measure::Length::ofInches(30, 1);
+    theirs.supplies[0].length = measure::Length::ofInches(30, 1);
+    const auto both = quilt::merged(before, mine, theirs);
+    EXPECT_EQ(both.webs[0].length(), measure::Length::ofInches(55, 1));
+    EXPECT_EQ(both.threads[0].spool, measure::Length{});
+    EXPECT_EQ(both.supplies[0].length, measure::Length::ofInches(24, 1));
+}
+
+TEST(Uncut, IsWhatWasThereAndWhatWasPutIn) {
+    const auto before = shed();
+    auto now = before;
+    now.webs[0].stock = quilt::Roll{measure::Length::ofInches(10, 1)};
+    now.offCuts = {{"shed/web/2-9", "shed/web", shape::rectangle({0, 0, 50, 50}).rings, "", ""}};
+    now.threads.push_back({{}, "gold", {200, 160, 40}, "", "shed/gold", {}, {}, {}});
+    const auto undone = quilt::uncut(before, now);
+    EXPECT_EQ(undone.webs, before.webs);
+    EXPECT_EQ(undone.offCuts, before.offCuts) << "what came off the web has not";
+    EXPECT_EQ(undone.threads.size(), 2U);
+}
+
 TEST(StashPlace, TakesInWhatBothWindowsDid) {
     const test::TempDir dir;
     const StashPlace place(dir.path());

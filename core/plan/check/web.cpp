@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The layout against web, off-cuts and pieces as they are now.
-#include "core/plan/bond/bond_plan.hpp"
+#include "core/plan/bond/parting.hpp"
 #include "core/plan/check/looking.hpp"
 
 #include <map>
@@ -37,6 +37,13 @@ void sheets(Looking& look, const quilt::Layout& layout) {
         look.addOfBlock(Kind::offCutGone, {pieces}).piece = pieces.front();
 }
 
+/// On the shopping list already, for this block.
+bool isWanted(const Looking& look, FabricId fabric) {
+    return std::any_of(look.quilt.wants.begin(), look.quilt.wants.end(), [&](const quilt::Want& want) {
+        return want.fabric == fabric && want.block == look.block.id;
+    });
+}
+
 /// Nobody is told of fabrics that the stash has nothing of: not everybody keeps one.
 void cloth(Looking& look) {
     if (look.quilt.cloths.empty()) return;
@@ -60,7 +67,9 @@ void cloth(Looking& look) {
             break;
         case WhyShort::usedUp: kind = Kind::clothTaken; break;
         }
+        if (parted(look.quilt, look.block, trace, chunk)) fixes.push_back(check::Fix::part);
         if (nearFabric(look.quilt, look.block, chunk)) fixes.push_back(check::Fix::nearFabric);
+        if (!isWanted(look, chunk.fabric)) fixes.push_back(check::Fix::shoppingList);
         look.addOfBlock(kind, std::move(args), std::move(fixes)).piece = chunk.pieces.front();
     }
 }

@@ -5,6 +5,7 @@
 #include "core/plan/trace/remains.hpp"
 #include "core/plan/trace/web_left.hpp"
 #include "core/plan/trace/windows.hpp"
+#include "core/shape/parting.hpp"
 
 #include <algorithm>
 #include <map>
@@ -49,6 +50,7 @@ void cutOut(Chunk& chunk, const std::vector<Region>& shapes, const Layout& layou
     const double margin = roughCutMargin.mm();
     constexpr double sag = 0.1; // mm
     chunk.roughCut = layout::withoutHoles(shape::offset(shape::unite(shapes), margin, sag));
+    chunk.clipped = false;
     chunk.patch = press::patchFor(chunk.roughCut);
     for (std::size_t i = 0; i < chunk.pieces.size(); ++i)
         if (const auto* traced = tracedOf(layout, chunk.pieces[i]); traced && traced->window)
@@ -58,7 +60,7 @@ void cutOut(Chunk& chunk, const std::vector<Region>& shapes, const Layout& layou
 
 const Chunk* sameChunk(const TracePlan& before, const Chunk& chunk) {
     for (const auto& old : before.chunks)
-        if (old.made == chunk.made) return &old;
+        if (old.made == chunk.made && !old.clipped) return &old;
     return nullptr;
 }
 
@@ -83,6 +85,28 @@ const SheetUse* sameSheet(const TracePlan& before, const TracePlan& plan, const 
     return nullptr;
 }
 
+using Shapes = std::map<int, std::pair<Chunk, std::vector<Region>>>;
+
+/// Chunks so close to each other that their rough cuts meet are parted halfway, by a straight cut where one is possible.
+void partMeeting(Shapes& chunks) {
+    constexpr double dust = 1; // mm²
+    for (auto one = chunks.begin(); one != chunks.end(); ++one)
+        for (auto other = std::next(one); other != chunks.end(); ++other) {
+            auto &a = one->second.first, &b = other->second.first;
+            if (a.sheet != b.sheet || !a.roughCut.bounds().meets(b.roughCut.bounds()) ||
+                shape::intersect(a.roughCut, b.roughCut).area() < dust)
+                continue;
+            const auto line = shape::lineBetween(one->second.second, other->second.second);
+            if (!line) continue;
+            a.roughCut = shape::before(a.roughCut, *line);
+            b.roughCut = shape::before(b.roughCut, {line->towards * -1, -line->at});
+            for (auto* chunk : {&a, &b}) {
+                chunk->clipped = true;
+                chunk->patch = press::patchFor(chunk->roughCut);
+            }
+        }
+}
+
 double perimeterOf(const Region& region) {
     double out = 0;
     for (const auto& ring : region.rings)
@@ -95,7 +119,7 @@ double perimeterOf(const Region& region) {
 TracePlan planTrace(const quilt::Quilt& quilt, const Block& block, const Layout& layout,
                     const TracePlan* before) {
     TracePlan plan;
-    std::map<int, std::pair<Chunk, std::vector<Region>>> chunks;
+    Shapes chunks;
     for (const auto& piece : block.pieces) {
         const auto* traced = tracedOf(layout, piece.id);
         if (!traced) {
@@ -109,13 +133,17 @@ TracePlan planTrace(const quilt::Quilt& quilt, const Block& block, const Layout&
         chunk.made.emplace_back(*traced, piece.outline);
         shapes.push_back(shape::regionOf(plan.lines.back().second));
     }
-    std::map<int, SheetUse> sheets;
     for (auto& [number, entry] : chunks) {
         auto& [chunk, shapes] = entry;
         if (const auto* same = before ? sameChunk(*before, chunk) : nullptr)
             chunk.roughCut = same->roughCut, chunk.windows = same->windows, chunk.patch = same->patch;
         else
             cutOut(chunk, shapes, layout);
+    }
+    partMeeting(chunks);
+    std::map<int, SheetUse> sheets;
+    for (auto& [number, entry] : chunks) {
+        auto& chunk = entry.first;
         for (const auto& strip : layout.strips)
             if (strip.chunk == chunk.number) chunk.strip = strip;
         if (!sheets.contains(chunk.sheet)) sheets[chunk.sheet] = sheetUse(quilt, block, layout, chunk.sheet);

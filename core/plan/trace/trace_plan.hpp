@@ -22,6 +22,7 @@ struct Chunk {
     std::vector<std::pair<PieceId, shape::Region>> windows; ///< on the sheet, mm: cut out of the web
     std::optional<quilt::Strip> strip;                      ///< its pieces lie in strips
     press::Patch patch;
+    bool clipped = false; ///< another lies so close that the scissors part them halfway
     /// What it was worked out from: where its pieces lie, and their outlines.
     std::vector<std::pair<quilt::Traced, Shared<shape::Outline>>> made;
 };

@@ -1,0 +1,15 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A chunk that finds no room, cut in two.
+#pragma once
+
+#include "core/plan/bond/bond_plan.hpp"
+
+namespace up::plan {
+
+/// The block's layout with the chunk parted by one straight cut through the web between its pieces: of all such cuts
+/// after which both parts find room on the cloth as it is, the shortest; if there is none, that after which most of the chunk
+/// does. Nothing when no cut helps.
+[[nodiscard]] std::optional<quilt::Layout> parted(const quilt::Quilt& quilt, const quilt::Block& block,
+                                                  const TracePlan& trace, const Chunk& chunk);
+
+} // namespace up::plan
