@@ -34,6 +34,7 @@ public:
                     made["presses"].push_back({{"at", {planned.press.at.x, planned.press.at.y}},
                                                {"turn", planned.press.turn.degrees()},
                                                {"pieces", numbersOf(m_block, planned.pieces)}});
+            if (!stage.unreached.empty()) made["unreached"] = pointsOf(stage.unreached);
             out.push_back(std::move(made));
         }
         return out;

@@ -262,8 +262,8 @@ void addCloth(Quilt& quilt) {
 /// What is left on spools and bobbins, and what lies beneath the stitching; lengths invented.
 void addThreadsAndSupplies(Quilt& quilt) {
     const std::vector<std::pair<const char*, int>> metres{
-        {"slate grey", 310}, {"iron", 145}, {"cream plain", 420}, {"brick red", 60}, {"oak", 220},
-        {"water blue", 180}, {"moss", 95},  {"brass yellow", 25}};
+        {"slate grey", 310}, {"iron", 145},       {"cream plain", 420}, {"brick red", 60},
+        {"oak", 220},        {"water blue", 180}, {"moss", 95},         {"brass yellow", 25}};
     for (auto& thread : quilt.threads)
         for (const auto& [name, left] : metres)
             if (thread.name == name) {

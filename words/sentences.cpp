@@ -225,6 +225,8 @@ std::string sentence(const Error& error) {
     if (error.code == Code::notYet) return notYet(error);
     if (error.code == Code::noSuchBlock && error.args.size() < 2)
         return said(N_("That block is not in the quilt any more. Choose another."));
+    if (error.code == Code::noSuchBlock && error.args[1].empty())
+        return said(N_("There is no block “{0}”: the quilt has none yet. Make one first."), error.args);
     return said(pattern(error.code), error.args);
 }
 

@@ -2,6 +2,7 @@
 #include "words/stash_words.hpp"
 
 #include "core/base/text.hpp"
+#include "core/bond/bond.hpp"
 #include "words/translated.hpp"
 
 #include <algorithm>
@@ -102,10 +103,11 @@ plan::StashSearch searchOf(const std::string& text, measure::System units) {
 
 std::string leftWords(const quilt::Thread& thread) {
     const auto metres = [](measure::Length length) { return plainNumber(length.mm() / 1000, 0); };
-    std::vector<std::string> parts;
-    if (thread.spool) parts.push_back(said(N_("{0} m on the spool"), {metres(*thread.spool)}));
-    if (thread.bobbin) parts.push_back(said(N_("{0} m on bobbins"), {metres(*thread.bobbin)}));
-    return parts.empty() ? tr(N_("nobody has said how much")) : listed(parts);
+    std::string out;
+    if (thread.spool) out = said(N_("{0} m on the spool"), {metres(*thread.spool)});
+    if (thread.bobbin)
+        out += (out.empty() ? "" : "\n") + said(N_("{0} m on bobbins"), {metres(*thread.bobbin)});
+    return out;
 }
 
 std::string stockWords(const quilt::Web& web, measure::System units) {
@@ -121,6 +123,17 @@ std::string wantWords(const quilt::Quilt& quilt, const quilt::Want& want) {
     const auto piece = said(N_("{0} of {1}"), {measure::saySize(want.width, want.height, quilt.units),
                                                fabric ? fabric->name : ""});
     return block ? said(N_("{0}, for {1}"), {piece, block->name}) : piece;
+}
+
+std::string holdsWords(const shape::Region& free, measure::System units) {
+    const auto all = free.bounds();
+    constexpr double square = 0.98, worth = 25; // of its box; mm
+    if (free.isEmpty() || free.area() > square * all.width() * all.height()) return "";
+    constexpr int cells = 200; // of a dozen cloths, whenever they are shown
+    const auto box = bond::largestRectangle(free, cells);
+    if (box.isEmpty() || box.width() < worth || box.height() < worth) return "";
+    const auto down = [](double mm) { return measure::Length::ofInches(static_cast<int>(mm / 6.35), 4); };
+    return said(N_("holds {0}"), {measure::saySize(down(box.width()), down(box.height()), units)});
 }
 
 std::string purposeWords(quilt::Purpose purpose) {

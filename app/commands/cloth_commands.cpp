@@ -136,20 +136,31 @@ void ClothCommands::add() {
 }
 
 void ClothCommands::bought(WantId id) {
-    const auto* want = quilt::find(m_session.quilt().wants, id);
-    if (!want) return;
-    const auto what = m_asker.decide(q(words::wantWords(m_session.quilt(), *want)),
-                                     tr("Is it here, or not wanted any more?"),
-                                     {tr("Not yet"), tr("Put it into the stash…"), tr("Not wanted any more")});
+    const auto words = [&] {
+        const auto* want = quilt::find(m_session.quilt().wants, id);
+        return want ? q(words::wantWords(m_session.quilt(), *want)) : QString();
+    }();
+    if (words.isEmpty()) return;
+    const auto what =
+        m_asker.decide(words, tr("Is it here, or not wanted any more?"),
+                       {tr("Not yet"), tr("Put it into the stash…"), tr("Not wanted any more")});
     if (what == 2U) m_session.apply(edit::removeWant(m_session.quilt(), id), tr("off the shopping list"));
-    if (what != 1U) return;
+    if (what == 1U) bring(id);
+}
+
+/// As large as it was wanted, unless somebody says otherwise.
+void ClothCommands::bring(WantId id) {
     auto cloth = fresh();
-    cloth.fabric = want->fabric;
-    cloth.outline = shape::rectangle({0, 0, want->width.mm(), want->height.mm()}).rings;
+    if (const auto* want = quilt::find(m_session.quilt().wants, id)) {
+        cloth.fabric = want->fabric;
+        cloth.outline = shape::rectangle({0, 0, want->width.mm(), want->height.mm()}).rings;
+    }
     answered(
         m_session, tr("put cloth into the stash"), m_asker.cloth({m_session.quilt(), std::move(cloth)}),
         [](const Quilt& quilt, const ClothAnswer& answer, WantId of) {
-            return withCloth(quilt, answer).and_then([&](const Quilt& now) { return edit::removeWant(now, of); });
+            return withCloth(quilt, answer).and_then([&](const Quilt& now) {
+                return edit::removeWant(now, of);
+            });
         },
         id);
 }

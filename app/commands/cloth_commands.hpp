@@ -37,6 +37,7 @@ private:
     [[nodiscard]] const quilt::OnCloth* chosenOnCloth() const;
     [[nodiscard]] quilt::Cloth fresh() const;
     [[nodiscard]] bool hasFabrics();
+    void bring(WantId want);
 
     Session& m_session;
     Mending& m_mending;

@@ -26,9 +26,7 @@ void ImportCommands::scanPage() {
 }
 
 void ImportCommands::importDrawing() {
-    const auto paths = m_asker.filesToOpen(
-        tr("Import a drawing, or several pages of one"),
-        drawingFiles());
+    const auto paths = m_asker.filesToOpen(tr("Import a drawing, or several pages of one"), drawingFiles());
     if (!paths.isEmpty()) importFiles(paths);
 }
 

@@ -136,19 +136,19 @@ void PressCommands::useSoleplate(press::Soleplate soleplate) {
 }
 
 void PressCommands::traceIron() {
-    traceOutline(m_session, m_asker, m_reading, tr("A scan or drawing of the soleplate, drawn round on paper"),
-                 [this](const shape::Region& outline, const QString& stem) {
-                     const auto soleplate = press::soleplateFrom(outline);
-                     if (!soleplate) return m_session.complain(soleplate.error());
-                     const auto answer =
-                         m_asker.iron({stem.toStdString(), *soleplate, m_session.quilt().units});
-                     answered(
-                         m_session, tr("choose iron"), answer,
-                         [](const quilt::Quilt& quilt, const IronAnswer& iron, const std::string& key) {
-                             return edit::useIron(quilt, quilt::Iron{{}, iron.name, {iron.outline}, {}, key});
-                         },
-                         answer ? m_stash.newKey() : std::string());
-                 });
+    traceOutline(
+        m_session, m_asker, m_reading, tr("A scan or drawing of the soleplate, drawn round on paper"),
+        [this](const shape::Region& outline, const QString& stem) {
+            const auto soleplate = press::soleplateFrom(outline);
+            if (!soleplate) return m_session.complain(soleplate.error());
+            const auto answer = m_asker.iron({stem.toStdString(), *soleplate, m_session.quilt().units});
+            answered(
+                m_session, tr("choose iron"), answer,
+                [](const quilt::Quilt& quilt, const IronAnswer& iron, const std::string& key) {
+                    return edit::useIron(quilt, quilt::Iron{{}, iron.name, {iron.outline}, {}, key});
+                },
+                answer ? m_stash.newKey() : std::string());
+        });
 }
 
 void PressCommands::useIron(IronId iron) {

@@ -14,7 +14,8 @@ class PressCommands : public QObject {
     Q_OBJECT
 public:
     /// `reading`: what is read is read there.
-    PressCommands(Session& session, StashKeeper& stash, Asker& asker, Errand& reading, QObject* parent = nullptr);
+    PressCommands(Session& session, StashKeeper& stash, Asker& asker, Errand& reading,
+                  QObject* parent = nullptr);
 
     [[nodiscard]] const PressClock& clock() const { return m_clock; }
     /// By the leaflet of the block's web; null where nothing is pressed.

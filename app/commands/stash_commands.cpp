@@ -106,8 +106,9 @@ void StashCommands::editFabrics(FabricId first) {
 }
 
 void StashCommands::pictureFabric() {
-    const auto path = m_asker.fileToOpen(tr("A photograph or scan of the fabric, on white paper or filled by it"),
-                                         tr("Pictures (*.png *.jpg *.jpeg *.tif *.tiff);;All files (*)"));
+    const auto path =
+        m_asker.fileToOpen(tr("A photograph or scan of the fabric, on white paper or filled by it"),
+                           tr("Pictures (*.png *.jpg *.jpeg *.tif *.tiff);;All files (*)"));
     if (path.isEmpty()) return;
     m_others.reading.start(
         tr("Reading %1").arg(QFileInfo(path).fileName()),
@@ -117,8 +118,9 @@ void StashCommands::pictureFabric() {
             QStringList names;
             for (const auto& fabric : m_session.quilt().fabrics)
                 names << q(fabric.name);
-            const auto name = m_asker.choice(tr("Fabric from a picture"),
-                                             tr("Which fabric is it? Choose it, or type a new one's name."), names);
+            const auto name =
+                m_asker.choice(tr("Fabric from a picture"),
+                               tr("Which fabric is it? Choose it, or type a new one's name."), names);
             if (!name) return;
             const auto proper = edit::properName(name->toStdString());
             if (!proper) return m_session.complain(proper.error());
@@ -223,9 +225,9 @@ void StashCommands::editSupply(SupplyId id) {
 void StashCommands::editIron(IronId id) {
     const auto* iron = find(m_session.quilt().irons, id);
     if (!iron) return;
-    const auto what = m_asker.decide(
-        q(iron->name), tr("Press with this iron from now on?"),
-        {tr("Leave it as it is"), tr("Press with it"), tr("It is not here any more")});
+    const auto what =
+        m_asker.decide(q(iron->name), tr("Press with this iron from now on?"),
+                       {tr("Leave it as it is"), tr("Press with it"), tr("It is not here any more")});
     if (what == 1U) m_others.presses.useIron(id);
     if (what == 2U) m_session.apply(edit::removeIron(m_session.quilt(), id), tr("an iron gone"));
 }

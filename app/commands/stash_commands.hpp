@@ -20,7 +20,8 @@ public:
         PressCommands& presses;
         Errand& reading;
     };
-    StashCommands(Session& session, StashKeeper& stash, Asker& asker, Others others, QObject* parent = nullptr);
+    StashCommands(Session& session, StashKeeper& stash, Asker& asker, Others others,
+                  QObject* parent = nullptr);
 
     /// What was clicked in the stash: what is it like, is it still there?
     void open(const sheet::Tag& tag);

@@ -19,7 +19,8 @@ void traceOutline(Session& session, Asker& asker, Errand& reading, const QString
     reading.start(
         QObject::tr("Reading %1").arg(file.fileName()),
         [name = path.toStdString()](const std::shared_ptr<Job>& job) { return readLargest(name, job); },
-        [&session, stem = file.completeBaseName(), then = std::move(then)](const Result<shape::Region>& found) {
+        [&session, stem = file.completeBaseName(),
+         then = std::move(then)](const Result<shape::Region>& found) {
             if (found)
                 then(*found, stem);
             else

@@ -33,8 +33,10 @@ std::optional<quilt::Length> metresIn(const QDoubleSpinBox& box) {
 } // namespace
 
 ThreadDialog::ThreadDialog(quilt::Thread thread, QWidget* parent)
-    : Form(thread.id ? tr("Thread: %1").arg(q(thread.name)) : tr("New thread"), parent),
-      m_answer{std::move(thread), false}, m_name(named(new QLineEdit(this), "thread.name")),
+    : Form(thread.id ? tr("Thread: %1").arg(q(thread.name)) : tr("New thread"), parent), m_answer{std::move(
+                                                                                                      thread),
+                                                                                                  false},
+      m_name(named(new QLineEdit(this), "thread.name")),
       m_colour(named(new QPushButton(tr("Colour…"), this), "thread.colour")),
       m_spool(named(new QDoubleSpinBox(this), "thread.spool")),
       m_bobbin(named(new QDoubleSpinBox(this), "thread.bobbin")),

@@ -42,8 +42,9 @@ private:
 
     /// An exchange that goes on aside.
     struct Running {
-        quilt::Stash mine;               ///< as it was when it began
-        std::optional<quilt::Stash> now; ///< as the file was afterwards; written there, read once it has ended
+        quilt::Stash mine; ///< as it was when it began
+        std::optional<quilt::Stash>
+            now; ///< as the file was afterwards; written there, read once it has ended
     };
 
     Session& m_session;

@@ -70,8 +70,9 @@ private:
         for (const auto& web : m_quilt.webs)
             add({web.name + " " + words::tr("web"), look::webPaper, {}},
                 {web.name,
-                 words::said(N_("{0}\nfirst {1}; final {2}"), {words::stockWords(web, m_quilt.units),
-                                                               pressingWords(web.first), pressingWords(web.final)}),
+                 words::said(N_("{0}\nfirst {1}; final {2}"),
+                             {words::stockWords(web, m_quilt.units), pressingWords(web.first),
+                              pressingWords(web.final)}),
                  web.id});
     }
     void offCuts() {
@@ -104,11 +105,11 @@ ViewParts stashParts(const quilt::Quilt& quilt, const std::string& looked) {
     parts.scene.badges = Badges::arrows;
     parts.scene.flowing = true;
     parts.scene.leastScale = 0.27;
-    parts.scene.empty =
-        search.isEmpty()
-            ? words::tr("The stash is empty.\nPut in what cloth you have with “Cloth…”; scraps are offered when you bond.")
-            : words::said(N_("Nothing at hand is “{0}”.\nSearch for less: a colour, a name, or a size such as 9 × 2."),
-                          {looked});
+    parts.scene.empty = search.isEmpty() ? words::tr("The stash is empty.\nPut in what cloth you have with "
+                                                     "“Cloth…”; scraps are offered when you bond.")
+                                         : words::said(N_("Nothing at hand is “{0}”.\nSearch for less: a "
+                                                          "colour, a name, or a size such as 9 × 2."),
+                                                       {looked});
     for (auto& shown : stashPanels(quilt))
         if (plan::suits(search, shown.thing)) parts.scene.panels.push_back(std::move(shown.panel));
     parts.rows = Lines(quilt, search).all();

@@ -57,6 +57,7 @@ Shown clothShown(const quilt::Quilt& quilt, const quilt::Cloth& cloth,
     auto free = area;
     for (const auto& other : use.others)
         free = shape::subtract(free, other);
+    if (const auto holds = words::holdsWords(free, quilt.units); !holds.empty()) panel.below += "\n" + holds;
     return {std::move(panel), {std::move(said), drawn::clothOf(quilt, cloth.fabric), std::move(free)}};
 }
 
@@ -79,7 +80,7 @@ Panel plainPanel(const std::string& caption, sheet::Tag tag, const shape::Box& b
     return panel;
 }
 
-/// A spool from the side, as full as its thread makes it. How thick thread is follows from its tex and the density of
+/// A spool from the side, three times as large as the rest, as full as its thread makes it. How thick thread is follows from its tex and the density of
 /// polyester, 1.38 g/cm³ (common practice); how closely it is wound and how large a spool is are invented.
 struct Spool {
     double core = 8, height = 40, flange = 24; ///< mm; radii
@@ -93,13 +94,16 @@ struct Spool {
 Shown threadShown(const quilt::Thread& thread) {
     constexpr double usualTex = 30; // of sewing thread; common practice
     const Spool spool;
-    const double plate = 4; // mm
-    auto panel = plainPanel(thread.name, thread.id, {0, 0, 2 * spool.flange, spool.height + 2 * plate});
+    const double plate = 4;      // mm
+    constexpr double larger = 3; // times: nobody would see a spool beside a fat quarter
+    auto panel = plainPanel(thread.name, thread.id,
+                            {0, 0, larger * 2 * spool.flange, larger * (spool.height + 2 * plate)});
     panel.below = words::leftWords(thread);
-    const double radius = spool.radius(thread.spool.value_or(Length::ofMm(300'000)), thread.tex.value_or(usualTex));
+    const double radius =
+        spool.radius(thread.spool.value_or(Length::ofMm(300'000)), thread.tex.value_or(usualTex));
     const double middle = spool.flange;
     const Pen line{look::ink, 0.4, thread.spool ? Dash::solid : Dash::dashed};
-    sheet::Layer layer{"spool", {}, {}, {}};
+    sheet::Layer layer{"spool", {}, shape::Transform::scale(larger, larger), {}};
     const auto add = [&](const shape::Box& box, Colour colour, const Pen& pen) {
         layer.items.push_back(sheet::box(box, colour, pen));
     };
@@ -119,7 +123,8 @@ sheet::Layer rolled(double width, double length, Colour colour) {
     const Pen pen{look::slate, 1, Dash::solid};
     const double top = length > shown ? roll : 0;
     layer.items.push_back(sheet::box({0, top, width, top + std::min(length, shown)}, colour, pen));
-    if (length > shown) layer.items.push_back(sheet::box({0, 0, width, roll}, look::mixed(colour, look::ink, 0.85), pen));
+    if (length > shown)
+        layer.items.push_back(sheet::box({0, 0, width, roll}, look::mixed(colour, look::ink, 0.85), pen));
     return layer;
 }
 
@@ -143,8 +148,9 @@ Shown webShown(const quilt::Quilt& quilt, const quilt::Web& web) {
         layer.name = "sheets";
         const int seen = std::clamp(packet->sheets, 0, 6);
         for (int i = seen; i-- > 0;)
-            layer.items.push_back(sheet::box({i * step, -i * step, i * step + web.width.mm(), packet->length.mm() - i * step},
-                                             look::webPaper, Pen{look::slate, 1, Dash::solid}));
+            layer.items.push_back(
+                sheet::box({i * step, -i * step, i * step + web.width.mm(), packet->length.mm() - i * step},
+                           look::webPaper, Pen{look::slate, 1, Dash::solid}));
         if (seen == 0)
             layer.items.push_back(sheet::box({0, 0, web.width.mm(), packet->length.mm()}, std::nullopt,
                                              Pen{look::slate, 1, Dash::dashed}));
@@ -156,20 +162,23 @@ Shown webShown(const quilt::Quilt& quilt, const quilt::Web& web) {
     panel.layers = {std::move(layer)};
     const bool any = !web.packet() || web.packet()->sheets > 0;
     return {std::move(panel),
-            {web.name + " " + words::tr("web"), std::nullopt, any ? areaOf(web.width, web.length()) : shape::Region{}}};
+            {web.name + " " + words::tr("web"), std::nullopt,
+             any ? areaOf(web.width, web.length()) : shape::Region{}}};
 }
 
 /// Each as large as its panel allows: its size is written under it.
 Shown offCutShown(const quilt::Quilt& quilt, const quilt::OffCut& offCut, int number) {
     const shape::Region area{offCut.outline};
-    auto panel = plainPanel(words::said(N_("Off-cut {0}"), {std::to_string(number)}), offCut.id, area.bounds());
-    panel.below = offCut.from.empty() ? sizeOf(quilt, panel.box)
-                                      : words::said(N_("{0}\nfrom {1}"), {sizeOf(quilt, panel.box), offCut.from});
-    panel.layers.push_back({"web",
-                            {sheet::Shape{sheet::contoursOf(area), look::webPaper,
-                                          Pen{look::slate, 1, Dash::dashed}}},
-                            {},
-                            {}});
+    auto panel =
+        plainPanel(words::said(N_("Off-cut {0}"), {std::to_string(number)}), offCut.id, area.bounds());
+    panel.below = offCut.from.empty()
+                      ? sizeOf(quilt, panel.box)
+                      : words::said(N_("{0}\nfrom {1}"), {sizeOf(quilt, panel.box), offCut.from});
+    panel.layers.push_back(
+        {"web",
+         {sheet::Shape{sheet::contoursOf(area), look::webPaper, Pen{look::slate, 1, Dash::dashed}}},
+         {},
+         {}});
     return {panel, {panel.caption + " " + words::tr("web") + " " + offCut.from, std::nullopt, area}};
 }
 
@@ -177,7 +186,8 @@ Shown offCutShown(const quilt::Quilt& quilt, const quilt::OffCut& offCut, int nu
 std::size_t blocksIn(const quilt::Quilt& quilt, const quilt::Supply& supply) {
     double wide = 0, high = 0;
     for (const auto& block : quilt.blocks)
-        wide = std::max(wide, quilt::cutBox(block).width()), high = std::max(high, quilt::cutBox(block).height());
+        wide = std::max(wide, quilt::cutBox(block).width()),
+        high = std::max(high, quilt::cutBox(block).height());
     if (wide <= 0 || high <= 0) return 0;
     const auto fit = [&](double across, double along) {
         return std::floor(supply.width.mm() / across) * std::floor(supply.length.mm() / along);
@@ -195,17 +205,20 @@ Shown supplyShown(const quilt::Quilt& quilt, const quilt::Supply& supply) {
         panel.below += "\n" + words::said(N2_("enough for {0} block", "enough for {0} blocks"), blocks);
     panel.layers = {std::move(layer)};
     return {std::move(panel),
-            {supply.name + " " + words::purposeWords(supply.purpose), std::nullopt, areaOf(supply.width, supply.length)}};
+            {supply.name + " " + words::purposeWords(supply.purpose), std::nullopt,
+             areaOf(supply.width, supply.length)}};
 }
 
 Shown ironShown(const quilt::Quilt& quilt, const quilt::Iron& iron) {
     const auto area = shape::regionOf(iron.outline);
     auto panel = plainPanel(iron.name, iron.id, area.bounds());
     panel.chosen = iron.id == quilt.iron;
-    panel.below = panel.chosen ? words::said(N_("{0}\nin use"), {sizeOf(quilt, panel.box)}) : sizeOf(quilt, panel.box);
+    panel.below =
+        panel.chosen ? words::said(N_("{0}\nin use"), {sizeOf(quilt, panel.box)}) : sizeOf(quilt, panel.box);
     panel.layers.push_back(
         {"soleplate",
-         {sheet::Shape{sheet::contoursOf(area), look::mixed(look::slate, look::panel, 0.35), Pen{look::slate, 1, Dash::solid}}},
+         {sheet::Shape{sheet::contoursOf(area), look::mixed(look::slate, look::panel, 0.35),
+                       Pen{look::slate, 1, Dash::solid}}},
          {},
          {}});
     return {std::move(panel), {iron.name + " " + words::tr("iron"), std::nullopt, {}}};

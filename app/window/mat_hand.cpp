@@ -12,8 +12,7 @@
 namespace up::app {
 
 MatHand::MatHand(Session& session, Mat& mat, StashCommands& shelf)
-    : QObject(&mat), m_session(session), m_mat(mat),
-      m_view(session.view()), m_block(session.blockId()) {
+    : QObject(&mat), m_session(session), m_mat(mat), m_view(session.view()), m_block(session.blockId()) {
     connect(&mat, &Mat::clicked, this, &MatHand::press);
     connect(&mat, &Mat::panelClicked, this, [this, &shelf](const sheet::Tag& tag) {
         if (const auto* block = std::get_if<BlockId>(&tag))

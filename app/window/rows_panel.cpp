@@ -4,8 +4,8 @@
 #include "app/look/text.hpp"
 
 #include "app/look/look.hpp"
-#include "app/look/swatches.hpp"
 #include "app/look/names.hpp"
+#include "app/look/swatches.hpp"
 #include "app/look/wrap_label.hpp"
 #include "app/window/fold_handle.hpp"
 

@@ -117,8 +117,8 @@ void ToolRow::buildTrace(QLayout& row) {
 }
 
 template<class Act>
-QPushButton* ToolRow::add(QLayout& row, std::initializer_list<View> views, const char* key, const QString& text,
-                          Act act) {
+QPushButton* ToolRow::add(QLayout& row, std::initializer_list<View> views, const char* key,
+                          const QString& text, Act act) {
     auto* button = on(views, named(new QPushButton(text, this), key));
     row.addWidget(button);
     connect(button, &QPushButton::clicked, this, act);
@@ -128,15 +128,14 @@ QPushButton* ToolRow::add(QLayout& row, std::initializer_list<View> views, const
 void ToolRow::buildBond(QLayout& row) {
     const std::initializer_list<View> here{View::bond};
     add(row, here, "bond.find", tr("Find cloth"), [this] { m_room.cloths.layOnCloth(); });
-    m_otherCloth =
-        add(row, here, "bond.other", tr("Another cloth"), [this] { m_room.cloths.useAnother(); });
+    m_otherCloth = add(row, here, "bond.other", tr("Another cloth"), [this] { m_room.cloths.useAnother(); });
     m_pinCloth = add(row, here, "bond.pin", tr("Pin"), [this] { m_room.cloths.togglePin(); });
 }
 
 void ToolRow::buildStash(QLayout& row) {
     const std::initializer_list<View> here{View::stash};
     auto* search = on(here, named(new QLineEdit(this), "stash.search"));
-    search->setPlaceholderText(tr("green, at least 9 × 2"));
+    search->setPlaceholderText(tr("green, 9 × 2"));
     search->setClearButtonEnabled(true);
     search->setFixedWidth(160);
     row.addWidget(search);

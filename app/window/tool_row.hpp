@@ -27,7 +27,8 @@ private:
     template<class Widget> Widget* on(std::initializer_list<View> views, Widget* widget);
     /// A button that does that.
     template<class Act>
-    QPushButton* add(QLayout& row, std::initializer_list<View> views, const char* key, const QString& text, Act act);
+    QPushButton* add(QLayout& row, std::initializer_list<View> views, const char* key, const QString& text,
+                     Act act);
     void buildDraw(QLayout& row);
     void buildTrace(QLayout& row);
     void buildBond(QLayout& row);

@@ -283,10 +283,10 @@ std::vector<Region> leftOf(const Region& cloth, const std::vector<Region>& chunk
     return shape::islands(shape::subtract(cloth, shape::unite(chunks)));
 }
 
-shape::Box largestRectangle(const Region& region) {
+shape::Box largestRectangle(const Region& region, int cells) {
     if (region.isEmpty()) return {};
     const auto box = region.bounds();
-    const double cell = std::max(0.5, std::max(box.width(), box.height()) / 800);
+    const double cell = std::max(0.5, std::max(box.width(), box.height()) / cells);
     const auto columns = static_cast<int>(box.width() / cell), rows = static_cast<int>(box.height() / cell);
     layout::Grid grid(columns + 1, rows + 1);
     grid.blockOutside(shape::transformed(region, shape::Transform::moveBy(-box.left, -box.top)), cell);

@@ -95,9 +95,10 @@ enum class Fix : std::uint8_t {
 };
 constexpr auto keysOf(Fix) {
     return std::to_array<std::string_view>(
-        {"moveInside", "markRunsOff", "mirror", "otherSide",  "trimLower",    "widenUpper", "nudgeUpper",
-         "tuck",       "untie",       "line",   "cutAway",    "windows",      "carryOn",    "noUnit",
-         "leaveOut",   "bringUp",     "anyWay", "nearFabric", "part", "shoppingList", "drawnThrough", "leaveSo"});
+        {"moveInside", "markRunsOff",  "mirror",       "otherSide", "trimLower", "widenUpper",
+         "nudgeUpper", "tuck",         "untie",        "line",      "cutAway",   "windows",
+         "carryOn",    "noUnit",       "leaveOut",     "bringUp",   "anyWay",    "nearFabric",
+         "part",       "shoppingList", "drawnThrough", "leaveSo"});
 }
 
 /// A length that is told apart from others by less than a sixteenth: said to 1/32 in.

@@ -41,8 +41,7 @@ Edited removed(const Quilt& quilt, std::vector<Thing> Quilt::*list, ThingId id) 
 }
 
 /// Those without a key get one, but for those of which there is one of that name with a key.
-template<class Thing>
-void keepNamed(std::vector<Thing>& things, const std::function<std::string()>& newKey) {
+template<class Thing> void keepNamed(std::vector<Thing>& things, const std::function<std::string()>& newKey) {
     const auto isThere = [&](const Thing& own) {
         return std::any_of(things.begin(), things.end(), [&](const Thing& other) {
             return !other.key.empty() && sameName(other.name, own.name);
@@ -81,8 +80,8 @@ Edited putSupply(const Quilt& quilt, Supply supply) {
     for (const Length side : {supply.width, supply.length})
         if (side < leastSide || side > mostWeb)
             return failure(Code::absurdSize,
-                           {supply.name, measure::say(side, quilt.units), measure::say(leastSide, quilt.units),
-                            measure::say(mostWeb, quilt.units)});
+                           {supply.name, measure::say(side, quilt.units),
+                            measure::say(leastSide, quilt.units), measure::say(mostWeb, quilt.units)});
     return put(quilt, &Quilt::supplies, std::move(supply));
 }
 

@@ -64,7 +64,7 @@ private:
     /// Between the places that are tried, mm.
     static double apart(const Ring& cover) {
         const auto own = boundsOf(cover);
-        return std::clamp(std::min(own.width(), own.height()) / 9, 3.0, 8.0);
+        return std::clamp(std::min(own.width(), own.height()) / 6, 3.0, 8.0);
     }
     static Region wantedOf(const CoverJob& job, double fine) {
         const double simpler = fine / 3; // with far fewer corners

@@ -88,9 +88,7 @@ template<class Thing>
 void bring(Quilt& quilt, std::vector<Thing> Quilt::*list, const std::vector<Thing>& with,
            const std::string& stash, const InUse& inUse) {
     auto& things = quilt.*list;
-    const auto isGone = [&](const Thing& thing) {
-        return isOf(stash, thing.key) && !byKey(with, thing.key);
-    };
+    const auto isGone = [&](const Thing& thing) { return isOf(stash, thing.key) && !byKey(with, thing.key); };
     std::erase_if(things, [&](const Thing& thing) { return isGone(thing) && !inUse.has(thing.id); });
     for (auto& thing : things)
         if (isGone(thing)) thing.key.clear();
@@ -215,8 +213,7 @@ Quilt carried(Quilt quilt, const std::string& stash) {
     std::set<FabricId> stay;
     std::erase_if(quilt.cloths, [&](const Cloth& cloth) {
         if (!isOf(stash, cloth.key) || inUse.fabrics.contains(cloth.fabric) ||
-            inUse.cloths.contains(cloth.id) ||
-            cloth.heldFor)
+            inUse.cloths.contains(cloth.id) || cloth.heldFor)
             return false;
         stay.insert(cloth.fabric);
         return true;

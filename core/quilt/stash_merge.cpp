@@ -22,7 +22,7 @@ Length bothUsed(Length before, Length mine, Length theirs) {
 void together(const StashCloth& before, StashCloth& out, const StashCloth& theirs) {
     if (out.outline == before.outline)
         out.outline = theirs.outline;
-    else if (theirs.outline != before.outline)
+    else if (theirs.outline != before.outline && theirs.outline != out.outline)
         out.outline = shape::intersect({out.outline}, {theirs.outline}).rings;
 }
 
@@ -66,7 +66,7 @@ std::vector<Thing> mergedList(const std::vector<Thing>& before, const std::vecto
         const auto* own = byKey(mine, now.key);
         if (!own) {
             if (!was || *was != now) out.push_back(now); // new to me, or changed while I threw it away
-        } else if (was && *was != now && *was != *own && *own != now) {
+        } else if (was && *was != now && *was != *own) {
             auto both = *own;
             together(*was, both, now);
             if (!isNothing(both)) out.push_back(std::move(both));

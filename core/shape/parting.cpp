@@ -49,9 +49,9 @@ Region strip(const Region& region, const Line& line, double back, double ahead) 
     const double far = std::hypot(box.width(), box.height()) + 1;
     const Point side{-line.towards.y, line.towards.x};
     const Point foot = box.centre() + line.towards * (line.at - along(line.towards, box.centre()));
-    return regionOf(Rings{{foot - side * far - line.towards * back, foot + side * far - line.towards * back,
-                           foot + side * far + line.towards * ahead,
-                           foot - side * far + line.towards * ahead}});
+    return regionOf(
+        Rings{{foot - side * far - line.towards * back, foot + side * far - line.towards * back,
+               foot + side * far + line.towards * ahead, foot - side * far + line.towards * ahead}});
 }
 
 double lengthWithin(const Region& whole, const Line& line) {
@@ -84,7 +84,8 @@ std::vector<Parting> partings(const std::vector<Region>& shapes, const Region& w
     }
     std::stable_sort(out.begin(), out.end(),
                      [](const Parting& a, const Parting& b) { return a.length < b.length; });
-    std::set<std::vector<std::size_t>> known; // each way is found from several directions, and from both sides
+    std::set<std::vector<std::size_t>>
+        known; // each way is found from several directions, and from both sides
     std::erase_if(out, [&](const Parting& parting) {
         auto side = parting.beyond;
         if (side.front() == 0) {

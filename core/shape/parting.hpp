@@ -26,7 +26,8 @@ struct Parting {
 [[nodiscard]] std::vector<Parting> partings(const std::vector<Region>& shapes, const Region& whole);
 
 /// The line between two groups where the gap is widest, pointing to `other`; nothing when there is none.
-[[nodiscard]] std::optional<Line> lineBetween(const std::vector<Region>& one, const std::vector<Region>& other);
+[[nodiscard]] std::optional<Line> lineBetween(const std::vector<Region>& one,
+                                              const std::vector<Region>& other);
 
 /// What of the region lies on the side that the line doesn't point to.
 [[nodiscard]] Region before(const Region& region, const Line& line);

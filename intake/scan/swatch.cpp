@@ -57,7 +57,8 @@ std::vector<std::size_t> borderOf(const Labs& labs) {
     std::vector<std::size_t> out;
     for (int y = 0; y < labs.height; ++y)
         for (int x = 0; x < labs.width; ++x)
-            if (std::min({x, y, labs.width - 1 - x, labs.height - 1 - y}) < 2) out.push_back(labs.index(x, y));
+            if (std::min({x, y, labs.width - 1 - x, labs.height - 1 - y}) < 2)
+                out.push_back(labs.index(x, y));
     return out;
 }
 
@@ -180,7 +181,8 @@ Result<SwatchRead> readSwatch(const std::string& bytes, const std::string& file)
     }
     out.colour = meanOf(labs, paper);
     const auto frame = frameIn(labs, paper);
-    const Pixbuf part(gdk_pixbuf_new_subpixbuf(small.get(), frame.left, frame.top, frame.width, frame.height));
+    const Pixbuf part(
+        gdk_pixbuf_new_subpixbuf(small.get(), frame.left, frame.top, frame.width, frame.height));
     out.png = pngOf(scaledTo(part.get(), kept).get());
     if (whole->dpi > 0)
         out.across = frame.width / whole->dpi * 25.4 * gdk_pixbuf_get_width(whole->dots.get()) / labs.width;

@@ -10,9 +10,9 @@
 namespace up::intake {
 
 struct SwatchRead {
-    Colour colour;     ///< the mean of its dots in CIE 1976 L*a*b*
-    std::string png;   ///< of its middle, no paper in it; at most 160 dots wide and high
-    double across = 0; ///< mm that the picture's width shows; 0: the file doesn't say
+    Colour colour;      ///< the mean of its dots in CIE 1976 L*a*b*
+    std::string png;    ///< of its middle, no paper in it; at most 160 dots wide and high
+    double across = 0;  ///< mm that the picture's width shows; 0: the file doesn't say
     bool paper = false; ///< there was some round it, which was left out
 };
 

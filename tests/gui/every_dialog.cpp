@@ -9,8 +9,6 @@
 #include "app/dialogs/ground_dialog.hpp"
 #include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/iron_dialog.hpp"
-#include "app/dialogs/supply_dialog.hpp"
-#include "app/dialogs/thread_dialog.hpp"
 #include "app/dialogs/join_dialog.hpp"
 #include "app/dialogs/light_box.hpp"
 #include "app/dialogs/machine_dialog.hpp"
@@ -18,6 +16,8 @@
 #include "app/dialogs/shape_dialog.hpp"
 #include "app/dialogs/size_dialog.hpp"
 #include "app/dialogs/stripes_dialog.hpp"
+#include "app/dialogs/supply_dialog.hpp"
+#include "app/dialogs/thread_dialog.hpp"
 #include "app/dialogs/turn_dialog.hpp"
 #include "app/dialogs/underlap_dialog.hpp"
 #include "app/dialogs/web_dialog.hpp"
@@ -96,6 +96,8 @@ quilt::Quilt nameless(quilt::Quilt quilt) {
     }
     for (auto& cloth : quilt.cloths)
         number(cloth.name);
+    for (auto& supply : quilt.supplies)
+        number(supply.name);
     for (auto& offCut : quilt.offCuts)
         offCut.from = std::to_string(++n);
     for (auto& block : quilt.blocks) {

@@ -211,10 +211,10 @@ TEST_F(SampleStash, StabiliserAndBattingComeAndGo) {
     ASSERT_EQ(session().quilt().supplies.size(), 3U);
     EXPECT_FALSE(session().quilt().supplies.back().key.empty()) << "for all quilts";
     m_asker.supplyAnswer = [](app::SupplyAnswer& answer) { answer.gone = true; };
-    const auto panel = static_cast<std::size_t>(
-        std::find_if(panels().begin(), panels().end(),
-                     [](const auto& one) { return one.caption == "wash-away"; }) -
-        panels().begin());
+    const auto panel =
+        static_cast<std::size_t>(std::find_if(panels().begin(), panels().end(),
+                                              [](const auto& one) { return one.caption == "wash-away"; }) -
+                                 panels().begin());
     ASSERT_LT(panel, panels().size());
     QTest::mouseClick(&window().mat(), Qt::LeftButton, {}, onMat({100, 100}, panel));
     EXPECT_EQ(session().quilt().supplies.size(), 2U);
@@ -222,7 +222,8 @@ TEST_F(SampleStash, StabiliserAndBattingComeAndGo) {
 
 TEST_F(SampleStash, WhatIsBoughtComesIntoTheStash) {
     const auto fabric = session().quilt().fabrics.front().id;
-    session().apply(edit::putWant(session().quilt(), {{}, fabric, Length::ofInches(9, 1), Length::ofInches(2, 1), {}, ""}),
+    session().apply(edit::putWant(session().quilt(),
+                                  {{}, fabric, Length::ofInches(9, 1), Length::ofInches(2, 1), {}, ""}),
                     "want");
     m_asker.decisions = {0};
     clickRow("To buy: 9 × 2 in");

@@ -21,7 +21,8 @@ TEST(Parting, TakesTheShortestCutFirst) {
     for (std::size_t i = 1; i < ways.size(); ++i)
         EXPECT_LE(ways[i - 1].length, ways[i].length);
     const std::vector narrow{box(0, 0, 100, 40), box(0, 60, 100, 100)};
-    const auto hourglass = unite(std::vector{box(-5, -5, 105, 45), box(30, 40, 70, 60), box(-5, 55, 105, 105)});
+    const auto hourglass =
+        unite(std::vector{box(-5, -5, 105, 45), box(30, 40, 70, 60), box(-5, 55, 105, 105)});
     const auto across = partings(narrow, hourglass);
     ASSERT_EQ(across.size(), 1U);
     EXPECT_NEAR(across.front().length, 40, 0.5) << "through the waist";

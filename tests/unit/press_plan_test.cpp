@@ -137,7 +137,8 @@ TEST_F(Ironing, WithAnotherIronTheRestIsPlannedForWhatIsStillOpen) {
     EXPECT_LT(shape::subtract(shape::unite(regions), shape::unite(covers)).area(), 0.5) << "all is covered";
     auto anew = quilt;
     anew.blocks[0].pressed.clear();
-    const auto fresh = must(planPressing(anew, std::as_const(anew.blocks).front(), planBlock(of()), {small.iron}));
+    const auto fresh =
+        must(planPressing(anew, std::as_const(anew.blocks).front(), planBlock(of()), {small.iron}));
     EXPECT_LT(left(small), left(fresh)) << "what was done is not done again";
 }
 

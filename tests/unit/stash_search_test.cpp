@@ -25,20 +25,33 @@ TEST(ColourWords, CallNamedColoursWhatTheyAreCalled) {
         Colour colour;
         ColourWord word;
     };
-    for (const auto& [name, colour, word] : std::vector<Named>{
-             {"white", {255, 255, 255}, ColourWord::white},      {"gray", {128, 128, 128}, ColourWord::grey},
-             {"black", {0, 0, 0}, ColourWord::black},            {"red", {255, 0, 0}, ColourWord::red},
-             {"firebrick", {178, 34, 34}, ColourWord::red},      {"orange", {255, 165, 0}, ColourWord::orange},
-             {"yellow", {255, 255, 0}, ColourWord::yellow},      {"gold", {255, 215, 0}, ColourWord::yellow},
-             {"green", {0, 128, 0}, ColourWord::green},          {"lime", {0, 255, 0}, ColourWord::green},
-             {"olivedrab", {107, 142, 35}, ColourWord::green},   {"seagreen", {46, 139, 87}, ColourWord::green},
-             {"turquoise", {64, 224, 208}, ColourWord::turquoise}, {"teal", {0, 128, 128}, ColourWord::turquoise},
-             {"blue", {0, 0, 255}, ColourWord::blue},            {"navy", {0, 0, 128}, ColourWord::blue},
-             {"skyblue", {135, 206, 235}, ColourWord::blue},     {"purple", {128, 0, 128}, ColourWord::purple},
-             {"indigo", {75, 0, 130}, ColourWord::purple},       {"pink", {255, 192, 203}, ColourWord::pink},
-             {"hotpink", {255, 105, 180}, ColourWord::pink},     {"saddlebrown", {139, 69, 19}, ColourWord::brown},
-             {"sienna", {160, 82, 45}, ColourWord::brown},       {"tan", {210, 180, 140}, ColourWord::brown},
-             {"olive", {128, 128, 0}, ColourWord::green},        {"beige", {245, 245, 220}, ColourWord::white}}) {
+    for (const auto& [name, colour, word] :
+         std::vector<Named>{{"white", {255, 255, 255}, ColourWord::white},
+                            {"gray", {128, 128, 128}, ColourWord::grey},
+                            {"black", {0, 0, 0}, ColourWord::black},
+                            {"red", {255, 0, 0}, ColourWord::red},
+                            {"firebrick", {178, 34, 34}, ColourWord::red},
+                            {"orange", {255, 165, 0}, ColourWord::orange},
+                            {"yellow", {255, 255, 0}, ColourWord::yellow},
+                            {"gold", {255, 215, 0}, ColourWord::yellow},
+                            {"green", {0, 128, 0}, ColourWord::green},
+                            {"lime", {0, 255, 0}, ColourWord::green},
+                            {"olivedrab", {107, 142, 35}, ColourWord::green},
+                            {"seagreen", {46, 139, 87}, ColourWord::green},
+                            {"turquoise", {64, 224, 208}, ColourWord::turquoise},
+                            {"teal", {0, 128, 128}, ColourWord::turquoise},
+                            {"blue", {0, 0, 255}, ColourWord::blue},
+                            {"navy", {0, 0, 128}, ColourWord::blue},
+                            {"skyblue", {135, 206, 235}, ColourWord::blue},
+                            {"purple", {128, 0, 128}, ColourWord::purple},
+                            {"indigo", {75, 0, 130}, ColourWord::purple},
+                            {"pink", {255, 192, 203}, ColourWord::pink},
+                            {"hotpink", {255, 105, 180}, ColourWord::pink},
+                            {"saddlebrown", {139, 69, 19}, ColourWord::brown},
+                            {"sienna", {160, 82, 45}, ColourWord::brown},
+                            {"tan", {210, 180, 140}, ColourWord::brown},
+                            {"olive", {128, 128, 0}, ColourWord::green},
+                            {"beige", {245, 245, 220}, ColourWord::white}}) {
         EXPECT_TRUE(isCalled(colour, word)) << name;
         EXPECT_LE(wordsFor(colour).size(), 2U) << name;
     }
@@ -86,13 +99,15 @@ TEST(StashSearch, AllOfItMustBeSo) {
     EXPECT_FALSE(finds("green, at least 9 × 3"));
     EXPECT_FALSE(finds("red"));
     EXPECT_FALSE(finds("washed"));
-    EXPECT_TRUE(suits(words::searchOf("red", measure::System::inches), {"old red barn", Colour{60, 100, 60}, {}}))
+    EXPECT_TRUE(
+        suits(words::searchOf("red", measure::System::inches), {"old red barn", Colour{60, 100, 60}, {}}))
         << "it is called so";
 }
 
 TEST(StashSearch, ARectangleFitsTurnedAnyWay) {
     const auto size = [](double w, double h) { return Size{Length::ofMm(w), Length::ofMm(h)}; };
-    const auto corner = shape::subtract(shape::rectangle({0, 0, 100, 100}), shape::rectangle({40, 40, 100, 100}));
+    const auto corner =
+        shape::subtract(shape::rectangle({0, 0, 100, 100}), shape::rectangle({40, 40, 100, 100}));
     EXPECT_TRUE(holds(corner, size(100, 39)));
     EXPECT_TRUE(holds(corner, size(39, 100)));
     EXPECT_FALSE(holds(corner, size(100, 42)));

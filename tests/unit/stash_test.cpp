@@ -188,8 +188,13 @@ Stash shed() {
     thread.key = "shed/thread", thread.spool = measure::Length::ofMm(250'000), thread.tex = 30;
     out.threads = {thread};
     out.irons = {{{}, "my iron", {{{-30, -60}, {30, -60}, {0, 60}}}, "", "shed/iron"}};
-    out.supplies = {{{}, "tear-away", quilt::Purpose::stabiliser, measure::Length::ofInches(20, 1),
-                     measure::Length::ofInches(36, 1), "shed/tear", ""}};
+    out.supplies = {{{},
+                     "tear-away",
+                     quilt::Purpose::stabiliser,
+                     measure::Length::ofInches(20, 1),
+                     measure::Length::ofInches(36, 1),
+                     "shed/tear",
+                     ""}};
     return out;
 }
 

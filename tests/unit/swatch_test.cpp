@@ -31,11 +31,8 @@ bool isIn(int x, int y, int left, int top, int right, int bottom) {
 constexpr Colour paper{250, 249, 244}, moss{60, 100, 60}, rose{200, 80, 110};
 
 TEST(Swatch, LeavesThePaperRoundItOut) {
-    const auto read = must(readSwatch(picture(300, 200,
-                                              [](int x, int y) {
-                                                  return isIn(x, y, 60, 40, 220, 150) ? moss : paper;
-                                              }),
-                                      "p"));
+    const auto read = must(readSwatch(
+        picture(300, 200, [](int x, int y) { return isIn(x, y, 60, 40, 220, 150) ? moss : paper; }), "p"));
     EXPECT_TRUE(read.paper);
     EXPECT_EQ(read.colour, moss);
     const auto again = must(readSwatch(read.png, "its picture"));
@@ -56,12 +53,12 @@ TEST(Swatch, WhiteClothIsWhite) {
 }
 
 TEST(Swatch, TheColourIsTheMeanAsTheEyeSeesIt) {
-    const auto read = must(readSwatch(picture(256, 256,
-                                              [](int x, int y) {
-                                                  return (x / 32 + y / 32) % 2 == 0 ? Colour{0, 0, 0}
-                                                                                    : Colour{255, 255, 255};
-                                              }),
-                                      "p"));
+    const auto read = must(
+        readSwatch(picture(256, 256,
+                           [](int x, int y) {
+                               return (x / 32 + y / 32) % 2 == 0 ? Colour{0, 0, 0} : Colour{255, 255, 255};
+                           }),
+                   "p"));
     // Half black, half white: L* 50, which is sRGB 119. Source: CIE 15 and IEC 61966-2-1, by hand.
     EXPECT_NEAR(read.colour.red, 119, 1);
     EXPECT_NEAR(labOf(read.colour).lightness, 50, 0.5);

@@ -92,7 +92,7 @@ ChunkShort shortOf(const Quilt& quilt, const Block& block, const BondPlan& plan,
     if (!out.largest) return out;
     if (hasRoom(quilt, block, chunk, {&plan, false}))
         out.why = WhyShort::notLaid;
-    else if (hasRoom(quilt, block, chunk, {nullptr, false}))
+    else if (fitsOnEmpty(quilt, block, chunk))
         out.why = WhyShort::usedUp;
     else
         out.why = wantsOf(quilt, block, chunk) && hasRoom(quilt, block, chunk, {nullptr, true})
@@ -116,6 +116,10 @@ std::optional<Angle> wantsOf(const Quilt& quilt, const Block& block, const Chunk
     }
     if (across == 0 && down == 0) return std::nullopt;
     return Angle::ofDegrees(std::atan2(down, across) / (2 * std::numbers::pi) * period);
+}
+
+bool fitsOnEmpty(const Quilt& quilt, const Block& block, const Chunk& chunk) {
+    return hasRoom(quilt, block, chunk, {nullptr, false});
 }
 
 BondPlan planBonding(const Quilt& quilt, const Block& block, const TracePlan& trace) {
@@ -165,8 +169,7 @@ FabricId nearFabric(const Quilt& quilt, const Block& block, const Chunk& chunk) 
         auto other = chunk;
         other.fabric = id;
         const auto isOfIt = [&](const Cloth& cloth) { return mayUse(cloth, id, block.id); };
-        if (std::any_of(quilt.cloths.begin(), quilt.cloths.end(), isOfIt) &&
-            hasRoom(quilt, block, other, {nullptr, false}))
+        if (std::any_of(quilt.cloths.begin(), quilt.cloths.end(), isOfIt) && fitsOnEmpty(quilt, block, other))
             return id;
     }
     return {};

@@ -19,6 +19,9 @@ namespace up::plan {
 [[nodiscard]] bond::Chunk forEngine(const quilt::Quilt& quilt, const quilt::Block& block, const Chunk& chunk,
                                     bool anyWay = false);
 
+/// Whether some cloth of its fabric would have room for the chunk if nothing lay on it.
+[[nodiscard]] bool fitsOnEmpty(const quilt::Quilt& quilt, const quilt::Block& block, const Chunk& chunk);
+
 /// A chunk of some block that waits on a cloth.
 struct Waiting {
     BlockId block;

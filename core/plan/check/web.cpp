@@ -67,7 +67,7 @@ void cloth(Looking& look) {
             break;
         case WhyShort::usedUp: kind = Kind::clothTaken; break;
         }
-        if (parted(look.quilt, look.block, trace, chunk)) fixes.push_back(check::Fix::part);
+        if (mayBeParted(look.quilt, look.block, trace, chunk)) fixes.push_back(check::Fix::part);
         if (nearFabric(look.quilt, look.block, chunk)) fixes.push_back(check::Fix::nearFabric);
         if (!isWanted(look, chunk.fabric)) fixes.push_back(check::Fix::shoppingList);
         look.addOfBlock(kind, std::move(args), std::move(fixes)).piece = chunk.pieces.front();

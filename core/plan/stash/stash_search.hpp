@@ -29,8 +29,8 @@ enum class ColourWord : std::uint8_t {
     brown
 };
 constexpr auto keysOf(ColourWord) {
-    return std::to_array<std::string_view>({"white", "grey", "black", "red", "orange", "yellow", "green", "turquoise",
-                                            "blue", "purple", "pink", "brown"});
+    return std::to_array<std::string_view>({"white", "grey", "black", "red", "orange", "yellow", "green",
+                                            "turquoise", "blue", "purple", "pink", "brown"});
 }
 
 /// Near the borders between two words a colour goes by both. By CIELAB hue, chroma and lightness; where the borders
@@ -44,9 +44,7 @@ struct StashSearch {
     std::vector<std::pair<std::string, ColourWord>> colours;
     std::optional<bool> light;            ///< L* from 60, or below 50
     std::optional<measure::Size> atLeast; ///< a rectangle that fits in it, turned any way
-    [[nodiscard]] bool isEmpty() const {
-        return words.empty() && colours.empty() && !light && !atLeast;
-    }
+    [[nodiscard]] bool isEmpty() const { return words.empty() && colours.empty() && !light && !atLeast; }
 };
 
 /// Something at hand, as far as it can be looked for.
