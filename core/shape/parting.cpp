@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/shape/parting.hpp"
 
+#include "core/shape/nearness.hpp"
+
 #include <algorithm>
 #include <cmath>
 #include <limits>
@@ -54,48 +56,31 @@ Region strip(const Region& region, const Line& line, double back, double ahead) 
                foot + side * far + line.towards * ahead, foot - side * far + line.towards * ahead}});
 }
 
-double lengthWithin(const Region& whole, const Line& line) {
-    constexpr double thin = 0.1; // mm
-    return intersect(whole, strip(whole, line, thin / 2, thin / 2)).area() / thin;
-}
-
 } // namespace
 
-std::vector<Parting> partings(const std::vector<Region>& shapes, const Region& whole) {
-    std::vector<Parting> out;
-    for (int i = 0; i < directions; ++i) {
-        const auto towards = directionOf(i);
-        std::vector<std::pair<Span, std::size_t>> spans;
-        for (std::size_t s = 0; s < shapes.size(); ++s)
-            spans.emplace_back(spanOf(shapes[s], towards), s);
-        std::sort(spans.begin(), spans.end(),
-                  [](const auto& a, const auto& b) { return a.first.from < b.first.from; });
-        double reached = -std::numeric_limits<double>::infinity();
-        for (std::size_t s = 0; s + 1 < spans.size(); ++s) {
-            reached = std::max(reached, spans[s].first.to);
-            if (reached >= spans[s + 1].first.from) continue;
-            Parting parting{{}, {towards, (reached + spans[s + 1].first.from) / 2}, 0};
-            for (std::size_t rest = s + 1; rest < spans.size(); ++rest)
-                parting.beyond.push_back(spans[rest].second);
-            std::sort(parting.beyond.begin(), parting.beyond.end());
-            parting.length = lengthWithin(whole, parting.line);
-            out.push_back(std::move(parting));
+std::vector<std::vector<std::size_t>> groupings(const std::vector<Region>& shapes) {
+    constexpr std::size_t places = 8; // along each direction
+    constexpr int step = 3;           // of the directions, when there are many shapes
+    std::set<std::vector<std::size_t>> known;
+    std::vector<std::vector<std::size_t>> out;
+    const auto count = shapes.size();
+    for (int i = 0; i<directions; i += count> places ? step : 1) {
+        std::vector<std::pair<double, std::size_t>> order;
+        for (std::size_t s = 0; s < count; ++s) {
+            const auto span = spanOf(shapes[s], directionOf(i));
+            order.emplace_back(span.from + span.to, s);
+        }
+        std::sort(order.begin(), order.end());
+        for (std::size_t n = 1; n <= std::min(places, count - 1); ++n) {
+            const auto first = count <= places ? n : n * count / (places + 1);
+            std::vector<std::size_t> near, far;
+            for (std::size_t s = 0; s < count; ++s)
+                (s < first ? near : far).push_back(order[s].second);
+            auto& group = std::find(far.begin(), far.end(), 0U) == far.end() ? far : near;
+            std::sort(group.begin(), group.end());
+            if (!group.empty() && known.insert(group).second) out.push_back(std::move(group));
         }
     }
-    std::stable_sort(out.begin(), out.end(),
-                     [](const Parting& a, const Parting& b) { return a.length < b.length; });
-    std::set<std::vector<std::size_t>>
-        known; // each way is found from several directions, and from both sides
-    std::erase_if(out, [&](const Parting& parting) {
-        auto side = parting.beyond;
-        if (side.front() == 0) {
-            std::vector<std::size_t> rest;
-            for (std::size_t s = 0; s < shapes.size(); ++s)
-                if (!std::binary_search(side.begin(), side.end(), s)) rest.push_back(s);
-            side = std::move(rest);
-        }
-        return !known.insert(std::move(side)).second;
-    });
     return out;
 }
 
@@ -116,6 +101,22 @@ Region before(const Region& region, const Line& line) {
     const auto span = spanOf(region, line.towards);
     if (span.to <= line.at) return region;
     return intersect(region, strip(region, line, line.at - span.from + 1, 0));
+}
+
+void part(Region& one, Region& other, const std::vector<Region>& inOne, const std::vector<Region>& inOther) {
+    if (const auto line = lineBetween(inOne, inOther)) {
+        const auto shared = intersect(one, other);
+        one = subtract(one, before(shared, {line->towards * -1, -line->at}));
+        other = subtract(other, before(shared, *line));
+        return;
+    }
+    constexpr double scissors = 1.5875, least = 0.02, sag = 0.05; // mm
+    const auto here = unite(inOne), there = unite(inOther);
+    double half = scissors;
+    while (half > least && areNearer(here, there, 2 * half))
+        half *= 0.7;
+    one = subtract(one, offset(there, half, sag));
+    other = subtract(other, one);
 }
 
 } // namespace up::shape

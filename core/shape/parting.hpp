@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Straight lines between shapes.
+// Shapes parted from each other by one cut between them.
 #pragma once
 
 #include "core/shape/region.hpp"
@@ -14,22 +14,20 @@ struct Line {
     double at = 0;
 };
 
-/// Some shapes parted from the others by a straight line that touches none.
-struct Parting {
-    std::vector<std::size_t> beyond; ///< shapes on the side that `line.towards` points to
-    Line line;                       ///< through the middle of the gap
-    double length = 0;               ///< mm, of the line within what is parted
-};
+/// Ways to tell some shapes from the rest: those that lie farthest in some direction. Each once, at most a hundred;
+/// the first shape is in none.
+[[nodiscard]] std::vector<std::vector<std::size_t>> groupings(const std::vector<Region>& shapes);
 
-/// Each way to part the shapes once, that whose cut through `whole` is shortest first. Lines every 7.5° are tried: where
-/// shapes can only be parted by another they count as not to be parted.
-[[nodiscard]] std::vector<Parting> partings(const std::vector<Region>& shapes, const Region& whole);
-
-/// The line between two groups where the gap is widest, pointing to `other`; nothing when there is none.
+/// The line between two groups where the gap is widest, pointing to `other`; nothing when no straight line is found
+/// between them. Lines every 7.5° are tried.
 [[nodiscard]] std::optional<Line> lineBetween(const std::vector<Region>& one,
                                               const std::vector<Region>& other);
 
 /// What of the region lies on the side that the line doesn't point to.
 [[nodiscard]] Region before(const Region& region, const Line& line);
+
+/// What both share is cut halfway between what lies in each: straight where a straight line will do, else close round
+/// what lies in `other`, at half the gap, 1/16 in at most.
+void part(Region& one, Region& other, const std::vector<Region>& inOne, const std::vector<Region>& inOther);
 
 } // namespace up::shape

@@ -1,10 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Straight lines between shapes.
+// Shapes parted by one cut.
 #include "core/shape/parting.hpp"
-#include "tests/support/shapes.hpp"
+#include "tests/support/geos.hpp"
 
 #include <gtest/gtest.h>
 #include <random>
+#include <set>
 
 namespace up::shape {
 namespace {
@@ -13,48 +14,54 @@ Region box(double left, double top, double right, double bottom) {
     return rectangle({left, top, right, bottom});
 }
 
-TEST(Parting, TakesTheShortestCutFirst) {
-    const std::vector shapes{box(0, 0, 40, 100), box(50, 0, 90, 100), box(100, 0, 140, 30)};
-    const auto whole = box(-5, -5, 145, 105);
-    const auto ways = partings(shapes, whole);
-    ASSERT_GE(ways.size(), 2U);
-    for (std::size_t i = 1; i < ways.size(); ++i)
-        EXPECT_LE(ways[i - 1].length, ways[i].length);
-    const std::vector narrow{box(0, 0, 100, 40), box(0, 60, 100, 100)};
-    const auto hourglass =
-        unite(std::vector{box(-5, -5, 105, 45), box(30, 40, 70, 60), box(-5, 55, 105, 105)});
-    const auto across = partings(narrow, hourglass);
-    ASSERT_EQ(across.size(), 1U);
-    EXPECT_NEAR(across.front().length, 40, 0.5) << "through the waist";
-    EXPECT_EQ(across.front().beyond, (std::vector<std::size_t>{1}));
+TEST(Parting, TellsShapesApartInEveryDirectionOnce) {
+    const std::vector square{box(0, 0, 10, 10), box(20, 0, 30, 10), box(0, 20, 10, 30), box(20, 20, 30, 30)};
+    const auto ways = groupings(square);
+    const std::set<std::vector<std::size_t>> all(ways.begin(), ways.end());
+    EXPECT_EQ(all.size(), ways.size());
+    for (const auto& way : ways) {
+        EXPECT_FALSE(way.empty());
+        EXPECT_NE(way.front(), 0U);
+    }
+    // A row, a column, each corner alone; never two that lie across.
+    EXPECT_TRUE(all.contains({1, 3}) && all.contains({2, 3}) && all.contains({1}) && all.contains({1, 2, 3}));
+    EXPECT_FALSE(all.contains({1, 2}));
+    EXPECT_TRUE(groupings({box(0, 0, 1, 1)}).empty());
+    std::vector<Region> many;
+    for (int i = 0; i < 70; ++i)
+        many.push_back(box(i % 9 * 20, i / 9 * 20.0, i % 9 * 20 + 10, i / 9 * 20.0 + 10));
+    EXPECT_LE(groupings(many).size(), 100U);
+    EXPECT_GE(groupings(many).size(), 20U);
 }
 
-TEST(Parting, NeverCutsThroughAShape) {
+TEST(Parting, LeavesEachWhatLiesInItAndSharesNothing) {
     std::mt19937 random(7);
-    std::uniform_real_distribution<double> at(0, 300), side(10, 60);
-    for (int round = 0; round < 60; ++round) {
-        std::vector<Region> shapes;
-        for (int i = 0; i < 5; ++i) {
-            const double x = at(random), y = at(random);
-            shapes.push_back(box(x, y, x + side(random), y + side(random)));
-        }
-        const auto whole = box(-10, -10, 370, 370);
-        for (const auto& way : partings(shapes, whole)) {
-            EXPECT_FALSE(way.beyond.empty());
-            EXPECT_LT(way.beyond.size(), shapes.size());
-            for (std::size_t i = 0; i < shapes.size(); ++i) {
-                const bool beyond = std::binary_search(way.beyond.begin(), way.beyond.end(), i);
-                const double here = before(shapes[i], way.line).area();
-                EXPECT_NEAR(here, beyond ? 0 : shapes[i].area(), 0.01);
-            }
-        }
+    std::uniform_real_distribution<double> side(10, 60);
+    for (int round = 0; round < 40; ++round) {
+        std::vector<Region> one, other;
+        for (int i = 0; i < 6; ++i) // shelves, so that no straight line parts every second one from the rest
+            (i % 2 ? one : other)
+                .push_back(box(i * 65.0, i % 3 * 70.0, i * 65 + side(random), i % 3 * 70 + side(random)));
+        auto a = offset(unite(one), 6.35), b = offset(unite(other), 6.35);
+        const auto both = unite(std::vector{a, b});
+        part(a, b, one, other);
+        EXPECT_NEAR(test::geosArea(intersect(a, b)), 0, 0.01);
+        EXPECT_NEAR(test::geosArea(unite(std::vector{a, b})), test::geosArea(both), 0.1) << "no web is lost";
+        for (const auto& shape : one)
+            EXPECT_NEAR(test::geosArea(subtract(shape, a)), 0, 0.01);
+        for (const auto& shape : other)
+            EXPECT_NEAR(test::geosArea(subtract(shape, b)), 0, 0.01);
     }
 }
 
-TEST(Parting, HasNoneWhereOneLiesWithinTheOther) {
-    const auto frame = subtract(box(0, 0, 100, 100), box(20, 20, 80, 80));
-    EXPECT_TRUE(partings({frame, box(40, 40, 60, 60)}, box(0, 0, 100, 100)).empty());
-    EXPECT_FALSE(lineBetween({frame}, {box(40, 40, 60, 60)}));
+TEST(Parting, GoesRoundWhatLiesWithinAnother) {
+    const auto frame = subtract(box(0, 0, 100, 100), box(20, 20, 80, 80)), inner = box(40, 40, 60, 60);
+    EXPECT_FALSE(lineBetween({frame}, {inner}));
+    auto a = box(-6, -6, 106, 106), b = box(34, 34, 66, 66);
+    part(a, b, {frame}, {inner});
+    EXPECT_NEAR(subtract(frame, a).area(), 0, 0.01);
+    EXPECT_NEAR(subtract(inner, b).area(), 0, 0.01);
+    EXPECT_NEAR(intersect(a, b).area(), 0, 0.01);
 }
 
 TEST(Parting, TheLineBetweenTwoRunsWhereTheGapIsWidest) {

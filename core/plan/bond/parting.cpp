@@ -24,82 +24,122 @@ std::vector<Region> shapesOf(const TracePlan& trace, const Chunk& chunk) {
     return out;
 }
 
-Layout withParted(const Layout& layout, const Chunk& chunk, const std::vector<std::size_t>& away) {
-    int fresh = 0;
+int freshNumber(const Layout& layout) {
+    int out = 0;
     for (const auto& traced : layout.traced)
-        fresh = std::max(fresh, traced.chunk + 1);
-    Layout out = layout;
-    for (const auto i : away)
-        for (auto& traced : out.traced)
-            if (traced.piece == chunk.pieces[i]) traced.chunk = fresh;
+        out = std::max(out, traced.chunk + 1);
     return out;
 }
 
-bool isPartOf(const Chunk& part, const Chunk& whole) {
-    return std::find(whole.pieces.begin(), whole.pieces.end(), part.pieces.front()) != whole.pieces.end();
-}
+/// A cut, and what comes of it.
+struct Way {
+    std::vector<std::size_t> away;
+    std::pair<Chunk, Chunk> parts;
+    double length = 0;    ///< mm, of the cut
+    bool bothFit = false; ///< by their sizes
+};
 
-/// mm² of the chunk's pieces that find a place when all else stays where it is.
-double placed(const Quilt& quilt, Block block, const TracePlan& after, const Chunk& whole) {
+/// mm² of the parts that find a place when all else stays where it is.
+double placed(const Quilt& quilt, Block block, TracePlan trace, const Chunk& whole, const Way& way) {
     for (auto& on : block.onCloth)
         on.pinned = true;
+    std::erase_if(trace.chunks, [&](const Chunk& chunk) { return chunk.number == whole.number; });
+    for (const auto* part : {&way.parts.first, &way.parts.second})
+        trace.chunks.push_back(*part);
     constexpr bond::Options shortly{40, 1};
     Job job;
-    const auto lying = layOnCloth(quilt, block, after, shortly, job);
+    const auto lying = layOnCloth(quilt, block, trace, shortly, job);
     double out = 0;
-    for (const auto& part : after.chunks) {
-        const bool lies =
-            std::any_of(lying.begin(), lying.end(), [&](const auto& on) { return on.chunk == part.number; });
-        if (!lies || !isPartOf(part, whole)) continue;
-        for (const auto& shape : shapesOf(after, part))
-            out += shape.area();
-    }
+    for (const auto* part : {&way.parts.first, &way.parts.second})
+        if (std::any_of(lying.begin(), lying.end(), [&](const auto& on) { return on.chunk == part->number; }))
+            out += part->roughCut.area();
     return out;
 }
 
-constexpr std::size_t most = 40; // cuts that are tried
+double perimeterOf(const Region& region) {
+    double out = 0;
+    for (const auto& ring : region.rings)
+        out += shape::perimeter(ring);
+    return out;
+}
 
-/// The layouts that one cut leads to, the shortest cut first, as far as one part at least would fit on empty cloth; until
-/// `use` has seen enough.
-template<class Use>
-void eachParted(const Quilt& quilt, const Block& block, const TracePlan& trace, const Chunk& chunk, Use use) {
-    if (!block.layout || chunk.pieces.size() < 2 || chunk.strip) return;
-    auto ways = shape::partings(shapesOf(trace, chunk), chunk.roughCut);
-    if (ways.size() > most) ways.resize(most);
-    for (const auto& way : ways) {
-        breathe();
-        auto layout = withParted(*block.layout, chunk, way.beyond);
-        const auto after = planTrace(quilt, block, layout, &trace);
-        const bool fits = std::any_of(after.chunks.begin(), after.chunks.end(), [&](const Chunk& part) {
-            return isPartOf(part, chunk) && fitsOnEmpty(quilt, block, part);
+/// As far as rectangles round them say: whether there really is room takes a hundred times as long to find.
+class Sizes {
+public:
+    Sizes(const Quilt& quilt, BlockId block, FabricId fabric) {
+        for (const auto& cloth : quilt.cloths)
+            if (mayUse(cloth, fabric, block)) m_cloths.push_back(press::boxRound(Region{cloth.outline}));
+    }
+    [[nodiscard]] bool mayHold(const press::Patch& patch) const {
+        constexpr auto rounding = measure::Length::ofInches(1, 4);
+        return std::any_of(m_cloths.begin(), m_cloths.end(), [&](const press::Patch& cloth) {
+            return patch.width <= cloth.width + rounding && patch.height <= cloth.height + rounding;
         });
-        if (fits && use(std::move(layout), after)) return;
+    }
+
+private:
+    std::vector<press::Patch> m_cloths;
+};
+
+/// Calls `use(way)` for each cut after which a part at least may fit on empty cloth, until it has seen enough.
+template<class Use>
+void eachWay(const Quilt& quilt, const Block& block, const TracePlan& trace, const Chunk& chunk, Use use) {
+    if (!block.layout || chunk.pieces.size() < 2 || chunk.strip) return;
+    const int number = freshNumber(*block.layout);
+    const double whole = perimeterOf(chunk.roughCut);
+    const Sizes sizes(quilt, block.id, chunk.fabric);
+    for (auto& group : shape::groupings(shapesOf(trace, chunk))) {
+        breathe();
+        Way way{group, inTwo(trace, *block.layout, chunk, group, number)};
+        const auto& [stays, goes] = way.parts;
+        way.length = (perimeterOf(stays.roughCut) + perimeterOf(goes.roughCut) - whole) / 2;
+        const bool one = sizes.mayHold(stays.patch), other = sizes.mayHold(goes.patch);
+        way.bothFit = one && other;
+        if ((one || other) && use(std::move(way))) return;
     }
 }
 
 } // namespace
 
 bool mayBeParted(const Quilt& quilt, const Block& block, const TracePlan& trace, const Chunk& chunk) {
+    constexpr int tried = 6;
+    int count = 0;
     bool may = false;
-    eachParted(quilt, block, trace, chunk, [&](const Layout&, const TracePlan&) { return may = true; });
+    eachWay(quilt, block, trace, chunk, [&](const Way& way) {
+        may = fitsOnEmpty(quilt, block, way.parts.first) || fitsOnEmpty(quilt, block, way.parts.second);
+        return may || ++count == tried;
+    });
     return may;
 }
 
 std::optional<Layout> parted(const Quilt& quilt, const Block& block, const TracePlan& trace,
                              const Chunk& chunk) {
-    constexpr double dust = 0.5; // mm²
-    double whole = 0, held = 0;
-    for (const auto& shape : shapesOf(trace, chunk))
-        whole += shape.area();
-    std::optional<Layout> best;
-    eachParted(quilt, block, trace, chunk, [&](Layout layout, const TracePlan& after) {
-        const double area = placed(quilt, block, after, chunk);
-        if (area <= held + dust) return false;
-        held = area;
-        best = std::move(layout);
-        return area >= whole - dust;
+    std::vector<Way> ways;
+    eachWay(quilt, block, trace, chunk, [&](Way way) {
+        ways.push_back(std::move(way));
+        return false;
     });
-    return best;
+    std::stable_sort(ways.begin(), ways.end(), [](const Way& a, const Way& b) {
+        return a.bothFit != b.bothFit ? a.bothFit : a.length < b.length;
+    });
+    constexpr std::size_t tried = 12;
+    constexpr double dust = 0.5; // mm²
+    double held = 0;
+    const Way* best = nullptr;
+    for (std::size_t i = 0; i < std::min(ways.size(), tried); ++i) {
+        breathe();
+        const double area = placed(quilt, block, trace, chunk, ways[i]);
+        if (area <= held + dust) continue;
+        held = area, best = &ways[i];
+        const auto& [stays, goes] = ways[i].parts;
+        if (area >= stays.roughCut.area() + goes.roughCut.area() - dust) break;
+    }
+    if (!best) return std::nullopt;
+    Layout out = *block.layout;
+    for (const auto i : best->away)
+        for (auto& traced : out.traced)
+            if (traced.piece == chunk.pieces[i]) traced.chunk = best->parts.second.number;
+    return out;
 }
 
 } // namespace up::plan

@@ -10,9 +10,8 @@ namespace up::plan {
 [[nodiscard]] bool mayBeParted(const quilt::Quilt& quilt, const quilt::Block& block, const TracePlan& trace,
                                const Chunk& chunk);
 
-/// The block's layout with the chunk parted by one straight cut through the web between its pieces: of all such cuts
-/// after which both parts find room on the cloth as it is, the shortest; if there is none, that after which most of the chunk
-/// does. Nothing when no cut helps.
+/// The block's layout with the chunk parted by one cut through the web between its pieces: of the cuts tried after
+/// which both parts find room on the cloth as it is, the shortest; if there is none, that after which most of it does. Nothing when no cut helps.
 [[nodiscard]] std::optional<quilt::Layout> parted(const quilt::Quilt& quilt, const quilt::Block& block,
                                                   const TracePlan& trace, const Chunk& chunk);
 

@@ -85,26 +85,18 @@ const SheetUse* sameSheet(const TracePlan& before, const TracePlan& plan, const 
     return nullptr;
 }
 
-using Shapes = std::map<int, std::pair<Chunk, std::vector<Region>>>;
-
-/// Chunks so close to each other that their rough cuts meet are parted halfway, by a straight cut where one is possible.
-void partMeeting(Shapes& chunks) {
+/// Two so close to each other that their rough cuts meet are parted halfway.
+void partMeeting(std::pair<Chunk, std::vector<Region>>& one, std::pair<Chunk, std::vector<Region>>& other) {
     constexpr double dust = 1; // mm²
-    for (auto one = chunks.begin(); one != chunks.end(); ++one)
-        for (auto other = std::next(one); other != chunks.end(); ++other) {
-            auto &a = one->second.first, &b = other->second.first;
-            if (a.sheet != b.sheet || !a.roughCut.bounds().meets(b.roughCut.bounds()) ||
-                shape::intersect(a.roughCut, b.roughCut).area() < dust)
-                continue;
-            const auto line = shape::lineBetween(one->second.second, other->second.second);
-            if (!line) continue;
-            a.roughCut = shape::before(a.roughCut, *line);
-            b.roughCut = shape::before(b.roughCut, {line->towards * -1, -line->at});
-            for (auto* chunk : {&a, &b}) {
-                chunk->clipped = true;
-                chunk->patch = press::patchFor(chunk->roughCut);
-            }
-        }
+    auto &a = one.first, &b = other.first;
+    if (a.sheet != b.sheet || !a.roughCut.bounds().meets(b.roughCut.bounds()) ||
+        shape::intersect(a.roughCut, b.roughCut).area() < dust)
+        return;
+    shape::part(a.roughCut, b.roughCut, one.second, other.second);
+    for (auto* chunk : {&a, &b}) {
+        chunk->clipped = true;
+        chunk->patch = press::patchFor(chunk->roughCut);
+    }
 }
 
 double perimeterOf(const Region& region) {
@@ -119,7 +111,7 @@ double perimeterOf(const Region& region) {
 TracePlan planTrace(const quilt::Quilt& quilt, const Block& block, const Layout& layout,
                     const TracePlan* before) {
     TracePlan plan;
-    Shapes chunks;
+    std::map<int, std::pair<Chunk, std::vector<Region>>> chunks;
     for (const auto& piece : block.pieces) {
         const auto* traced = tracedOf(layout, piece.id);
         if (!traced) {
@@ -140,7 +132,9 @@ TracePlan planTrace(const quilt::Quilt& quilt, const Block& block, const Layout&
         else
             cutOut(chunk, shapes, layout);
     }
-    partMeeting(chunks);
+    for (auto one = chunks.begin(); one != chunks.end(); ++one)
+        for (auto other = std::next(one); other != chunks.end(); ++other)
+            partMeeting(one->second, other->second);
     std::map<int, SheetUse> sheets;
     for (auto& [number, entry] : chunks) {
         auto& chunk = entry.first;
@@ -162,6 +156,25 @@ TracePlan planTrace(const quilt::Quilt& quilt, const Block& block, const Layout&
     std::stable_sort(plan.chunks.begin(), plan.chunks.end(),
                      [](const Chunk& a, const Chunk& b) { return a.fabric < b.fabric; });
     return plan;
+}
+
+std::pair<Chunk, Chunk> inTwo(const TracePlan& plan, const Layout& layout, const Chunk& chunk,
+                              const std::vector<std::size_t>& away, int number) {
+    std::pair<Chunk, std::vector<Region>> stays, goes;
+    for (std::size_t i = 0; i < chunk.pieces.size(); ++i) {
+        const bool isAway = std::find(away.begin(), away.end(), i) != away.end();
+        auto& [part, shapes] = isAway ? goes : stays;
+        part.fabric = chunk.fabric, part.sheet = chunk.sheet;
+        part.number = isAway ? number : chunk.number;
+        part.pieces.push_back(chunk.pieces[i]);
+        part.made.push_back(chunk.made[i]);
+        for (const auto& [piece, line] : plan.lines)
+            if (piece == chunk.pieces[i]) shapes.push_back(shape::regionOf(line));
+    }
+    cutOut(stays.first, stays.second, layout);
+    cutOut(goes.first, goes.second, layout);
+    partMeeting(stays, goes);
+    return {std::move(stays.first), std::move(goes.first)};
 }
 
 TracePlan planTrace(const quilt::Quilt& quilt, const Block& block) {

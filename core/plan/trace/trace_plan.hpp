@@ -53,6 +53,11 @@ struct TracePlan {
 [[nodiscard]] TracePlan planTrace(const quilt::Quilt& quilt, const quilt::Block& block,
                                   const quilt::Layout& layout, const TracePlan* before = nullptr);
 
+/// A chunk of the plan cut in two: the pieces at these places in it become a chunk of that number.
+[[nodiscard]] std::pair<Chunk, Chunk> inTwo(const TracePlan& plan, const quilt::Layout& layout,
+                                            const Chunk& chunk, const std::vector<std::size_t>& away,
+                                            int number);
+
 /// What a layout costs.
 struct TraceCost {
     measure::Length roll; ///< new web off the roll
