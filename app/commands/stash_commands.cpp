@@ -177,7 +177,7 @@ constexpr auto withThread = [](const Quilt& quilt, const ThreadAnswer& answer) {
 
 void StashCommands::newThread() {
     quilt::Thread fresh{};
-    fresh.colour = look::brass;
+    fresh.name = tr("New thread").toStdString(), fresh.colour = look::brass;
     auto thread = m_asker.thread(fresh);
     if (thread) thread->thread.key = m_stash.newKey();
     answered(

@@ -40,7 +40,7 @@ public:
     /// `sure`: a hair smaller than `cover`, so that what is said to be covered by a place is.
     Pressing(const CoverJob& job, Ring cover, const Ring& sure, double fine, const CoverOptions& options)
         : m_job(job), m_cover(std::move(cover)), m_wanted(wantedOf(job, fine)),
-          m_places(job.iron, sure, m_wanted.bounds(), job.spared, apart(m_cover)),
+          m_places(job.iron, sure, m_wanted.bounds(), job.spared, apart(m_cover, job.area.area())),
           m_search(m_places.count(), options.seed), m_lattice(m_wanted, fine), m_options(options) {
         const auto own = boundsOf(m_cover);
         m_reach = std::min(own.width(), own.height()) / 3;
@@ -61,10 +61,12 @@ public:
     }
 
 private:
-    /// Between the places that are tried, mm.
-    static double apart(const Ring& cover) {
+    /// Between the places that are tried, mm: closer where few presses will do, for there one more or less counts.
+    static double apart(const Ring& cover, double area) {
         const auto own = boundsOf(cover);
-        return std::clamp(std::min(own.width(), own.height()) / 6, 3.0, 8.0);
+        constexpr double few = 6;
+        const double parts = area < few * std::abs(shape::signedArea(cover)) ? 9 : 6;
+        return std::clamp(std::min(own.width(), own.height()) / parts, 3.0, 8.0);
     }
     static Region wantedOf(const CoverJob& job, double fine) {
         const double simpler = fine / 3; // with far fewer corners
