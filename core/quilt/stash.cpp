@@ -191,15 +191,25 @@ void bringCloths(Quilt& quilt, const Stash& stash) {
     }
 }
 
+/// Those at hand come first; its own of the same name is the same, if nothing is left of it.
+void beginWithWebs(Quilt& quilt, const Stash& stash) {
+    std::erase_if(quilt.webs, [&](const Web& own) {
+        const auto isSame = [&](const Web& web) { return sameName(web.name, own.name); };
+        const auto isOfIt = [&](const OffCut& offCut) { return offCut.web == own.id; };
+        return own.key.empty() && std::any_of(stash.webs.begin(), stash.webs.end(), isSame) &&
+               std::none_of(quilt.offCuts.begin(), quilt.offCuts.end(), isOfIt);
+    });
+    std::stable_partition(quilt.webs.begin(), quilt.webs.end(),
+                          [&](const Web& web) { return isOf(stash.id, web.key); });
+}
+
 } // namespace
 
 Quilt withStash(Quilt quilt, const Stash& stash) {
     const InUse inUse(quilt);
     bringCloths(quilt, stash);
     bring(quilt, &Quilt::webs, stash.webs, stash.id, inUse);
-    if (quilt.blocks.empty())
-        std::stable_partition(quilt.webs.begin(), quilt.webs.end(),
-                              [&](const Web& web) { return isOf(stash.id, web.key); });
+    if (quilt.blocks.empty()) beginWithWebs(quilt, stash);
     bringOffCuts(quilt, stash);
     bring(quilt, &Quilt::threads, stash.threads, stash.id, inUse);
     bring(quilt, &Quilt::irons, stash.irons, stash.id, inUse);

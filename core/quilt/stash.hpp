@@ -65,7 +65,8 @@ template<class See> void eachKind(See&& see) {
 
 /// The quilt with those things instead of what it had of that stash: known by their keys, they keep their ids.
 /// Fabrics that it doesn't know come to it. Chunks that waited on cloth that is gone wait nowhere; a web, thread or
-/// iron that is gone but in use becomes the quilt's own. In a quilt without blocks the stash's webs come first.
+/// iron that is gone but in use becomes the quilt's own. In a quilt without blocks the stash's webs come first, and
+/// stand for its own of the same name.
 [[nodiscard]] Quilt withStash(Quilt quilt, const Stash& stash);
 
 /// What a quilt carries when it leaves: of the cloth of that stash only what is of its own fabrics, kept for its

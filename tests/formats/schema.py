@@ -1,6 +1,6 @@
 #!/usr/bin/env python3
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""Quilt files against docs/formats/quilt.schema.json, older ones against theirs. usage: schema.py SOURCE QUILT"""
+"""Quilt files against docs/formats/quilt.schema.json, older ones against theirs; a stash of everything. usage: schema.py SOURCE QUILT"""
 import glob
 import json
 import os
@@ -19,6 +19,15 @@ for version in sorted(glob.glob(os.path.join(source, "tests/formats/v*"))):
     for name in sorted(glob.glob(os.path.join(version, "*.upstairs"))):
         jsonschema.Draft202012Validator(old).validate(json.load(open(name, encoding="utf-8")))
         files += 1
+stash = json.load(open(os.path.join(source, "tests/formats/stash.json"), encoding="utf-8"))
+schema = json.load(open(os.path.join(source, "docs/formats/stash.schema.json"), encoding="utf-8"))
+jsonschema.Draft202012Validator.check_schema(schema)
+stashes = jsonschema.Draft202012Validator(schema)
+stashes.validate(stash)
+stash["threads"][0]["colour"] = "red"
+if stashes.is_valid(stash):
+    sys.exit("the stash's schema lets a colour pass that is none")
+files += 1
 bad = json.load(open(sample, encoding="utf-8"))
 bad["blocks"][0]["pieces"][0]["step"] = "ironed"
 if validator.is_valid(bad):

@@ -204,6 +204,21 @@ TEST(StashOfEverything, ComesBackFromItsFile) {
     EXPECT_FALSE(json["webs"][0].contains("id")) << "ids are each quilt's own";
 }
 
+/// The file that tests/formats/schema.py holds against the schema.
+TEST(StashOfEverything, IsReadAsTheSchemaDescribesIt) {
+    const auto text = test::readAll(test::source("tests/formats/stash.json"));
+    const auto stash = must(readStash(text, "stash.json"));
+    quilt::eachKind([&](auto list) { EXPECT_FALSE((stash.*list).empty()); });
+    EXPECT_EQ(stash.offCuts[0].web, stash.webs[0].key);
+    EXPECT_EQ(stash.threads[0].bobbin, measure::Length::ofMm(9000));
+    const auto was = Json::parse(text), again = Json::parse(writeStash(stash));
+    for (const auto& [key, value] : was.items()) {
+        if (!value.is_array()) continue;
+        for (const auto& [name, each] : value[0].items())
+            EXPECT_EQ(again[key][0][name], each) << key << " " << name;
+    }
+}
+
 TEST(StashOfEverything, ComesIntoAQuiltAndOutAgain) {
     auto quilt = quilt::withStash(quilt::emptyQuilt("Towpath"), shed());
     ASSERT_EQ(quilt.webs.size(), 2U);
