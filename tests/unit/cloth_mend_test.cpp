@@ -5,6 +5,7 @@
 #include "core/edit/stashing.hpp"
 #include "core/mend/mend.hpp"
 #include "core/plan/check/check_plan.hpp"
+#include "core/plan/trace/by_hand.hpp"
 #include "tests/support/on_cloths.hpp"
 #include "words/finding_words.hpp"
 
@@ -127,6 +128,21 @@ TEST_F(OnCloths, AChunkThatFindsNoRoomIsPartedWhereTheCutIsShortest) {
     for (const auto& use : plan::planBonding(quilt, of(), after).cloths)
         for (const auto& laid : use.chunks)
             EXPECT_EQ(laid.lies, plan::Lies::well);
+}
+
+TEST_F(OnCloths, AChunkThatWasPartedStaysSoWhenAnotherPieceIsMoved) {
+    quilt = joined(std::move(quilt), block, pieces[0], pieces[1]);
+    for (auto& piece : the(quilt.blocks, block).pieces)
+        piece.work.step = quilt::Step::toTrace;
+    const auto before = plan::tooClose(quilt, of(), *of().layout);
+    add("scrap", fabric(0), 60, 60), add("another", fabric(0), 60, 60);
+    quilt = must(mend::mended(quilt, aboutCloth(quilt).at(0), Fix::part));
+    EXPECT_EQ(trace().chunks.size(), 3U);
+    EXPECT_EQ(plan::tooClose(quilt, of(), *of().layout), before) << "the scissors have room between them";
+    auto layout = plan::movedByHand(of(), *of().layout, {pieces[2]}, 1, 1, Angle());
+    EXPECT_EQ(plan::planTrace(quilt, of(), layout).chunks.size(), 3U);
+    layout = plan::movedByHand(of(), *of().layout, {pieces[1]}, 1, 1, Angle());
+    EXPECT_EQ(plan::planTrace(quilt, of(), layout).chunks.size(), 2U) << "who is moved there is cut together";
 }
 
 TEST_F(OnCloths, WhatIsMissingGoesOnTheShoppingListOnce) {

@@ -51,9 +51,18 @@ bool liesInWindow(const Lying& inner, const Lying& outer) {
     return !outer.window.isEmpty() && shape::subtract(inner.region, outer.window).isEmpty();
 }
 
-/// Pieces of one fabric that lie near each other become one chunk, under a number that one of them had.
-void tellChunks(const Block& block, Layout& layout) {
+bool holds(const std::vector<PieceId>& pieces, PieceId piece) {
+    return std::find(pieces.begin(), pieces.end(), piece) != pieces.end();
+}
+
+/// Pieces of one fabric that lie near each other become one chunk, under a number that one of them had; of those that
+/// have not moved only what was one before, for a chunk may have been parted.
+void tellChunks(const Block& block, Layout& layout, const std::vector<PieceId>& moved) {
     const auto lying = lyingOf(block, layout);
+    const auto mayJoin = [&](const Lying& a, const Lying& b) {
+        return a.piece->fabric == b.piece->fabric &&
+               (a.traced->chunk == b.traced->chunk || holds(moved, a.piece->id) || holds(moved, b.piece->id));
+    };
     std::vector<std::size_t> head(lying.size());
     std::iota(head.begin(), head.end(), std::size_t{0});
     const auto top = [&](std::size_t i) {
@@ -63,8 +72,7 @@ void tellChunks(const Block& block, Layout& layout) {
     };
     for (std::size_t i = 0; i < lying.size(); ++i)
         for (std::size_t j = 0; j < i; ++j)
-            if (lying[i].piece->fabric == lying[j].piece->fabric &&
-                nearer(lying[i], lying[j], 2 * roughCutMargin.mm() - hair) &&
+            if (mayJoin(lying[i], lying[j]) && nearer(lying[i], lying[j], 2 * roughCutMargin.mm() - hair) &&
                 !liesInWindow(lying[i], lying[j]) && !liesInWindow(lying[j], lying[i]))
                 head[top(i)] = top(j);
     std::map<std::size_t, int> numbers;
@@ -97,10 +105,6 @@ bool isOver(const Lying& piece, const quilt::WebSheet& sheet, const quilt::Web* 
         return inner.left < whole.left || inner.right > whole.right || inner.top < whole.top ||
                inner.bottom > whole.bottom;
     return !shape::subtract(shape::offset(piece.region, -hair), Region{sheet.outline}).isEmpty();
-}
-
-bool holds(const std::vector<PieceId>& pieces, PieceId piece) {
-    return std::find(pieces.begin(), pieces.end(), piece) != pieces.end();
 }
 
 } // namespace
@@ -142,7 +146,7 @@ Layout movedByHand(const Block& block, const Layout& layout, const std::vector<P
                    return t.chunk == strip.chunk && !holds(pieces, t.piece);
                });
     });
-    tellChunks(block, out);
+    tellChunks(block, out, pieces);
     return out;
 }
 
@@ -162,7 +166,9 @@ std::vector<TooClose> tooClose(const quilt::Quilt& quilt, const Block& block, co
             if (&b == &a) break; // every pair once
             const bool together = a.traced->chunk == b.traced->chunk;
             if (together && inStrip(a.traced->chunk)) continue;
-            const double asked = together ? scissorsWidth.mm() : 2 * roughCutMargin.mm();
+            const bool cutHalfway =
+                together || a.piece->fabric == b.piece->fabric; // a chunk may have been parted
+            const double asked = cutHalfway ? scissorsWidth.mm() : 2 * roughCutMargin.mm();
             if (!nearer(a, b, asked - hair)) continue;
             if (liesInWindow(a, b) || liesInWindow(b, a)) continue;
             out.push_back({a.piece->id, b.piece->id});
