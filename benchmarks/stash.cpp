@@ -4,6 +4,7 @@
 #include "core/edit/cloths.hpp"
 #include "core/edit/edits.hpp"
 #include "core/plan/bond/parting.hpp"
+#include "core/plan/bond/turning.hpp"
 #include "core/plan/stash/stash_search.hpp"
 #include "core/plan/trace/lay_out.hpp"
 
@@ -63,6 +64,16 @@ void partedChunk(benchmark::State& state) {
     state.counters["chunks"] = static_cast<double>(trace.chunks.size());
 }
 BENCHMARK(partedChunk)->Arg(10)->Arg(40)->Unit(benchmark::kMillisecond)->Iterations(1);
+
+void pieceTurned(benchmark::State& state) {
+    const TooLarge with(static_cast<int>(state.range(0)));
+    const auto& block = with.quilt.blocks.front();
+    const auto trace = plan::planTrace(with.quilt, block);
+    for (auto _ : state)
+        state.counters["turned"] =
+            plan::withPieceTurned(with.quilt, block, trace, trace.chunks.front()).has_value();
+}
+BENCHMARK(pieceTurned)->Arg(10)->Arg(40)->Unit(benchmark::kMillisecond)->Iterations(1);
 
 void mayBeParted(benchmark::State& state) {
     const TooLarge with(static_cast<int>(state.range(0)));

@@ -200,6 +200,7 @@ constexpr std::array<Plural, valuesOf<Fix>> fixes{{
     N2_("Bring it up", "Bring all {0} up"),
     N2_("Any way up", "Any way up for all {0}"),
     N2_("Near in colour", "Near in colour for all {0}"),
+    N2_("Turn a piece", "Turn a piece of all {0}"),
     N2_("Part it", "Part all {0}"),
     N2_("To be bought", "All {0} to be bought"),
     N2_("Drawn through", "All {0} drawn through"),

@@ -88,6 +88,7 @@ enum class Fix : std::uint8_t {
     bringUp,      ///< it goes over all that lies on it
     anyWay,       ///< it no longer matters how the print runs over them
     nearFabric,   ///< another fabric of the stash, near in colour and as light
+    turnPiece,    ///< one of its chunk's pieces is turned on the web
     part,         ///< its chunk is cut in two
     shoppingList, ///< it is to be bought
     drawnThrough, ///< its marks were drawn after all
@@ -95,10 +96,10 @@ enum class Fix : std::uint8_t {
 };
 constexpr auto keysOf(Fix) {
     return std::to_array<std::string_view>(
-        {"moveInside", "markRunsOff",  "mirror",       "otherSide", "trimLower", "widenUpper",
-         "nudgeUpper", "tuck",         "untie",        "line",      "cutAway",   "windows",
-         "carryOn",    "noUnit",       "leaveOut",     "bringUp",   "anyWay",    "nearFabric",
-         "part",       "shoppingList", "drawnThrough", "leaveSo"});
+        {"moveInside", "markRunsOff", "mirror",       "otherSide",    "trimLower", "widenUpper",
+         "nudgeUpper", "tuck",        "untie",        "line",         "cutAway",   "windows",
+         "carryOn",    "noUnit",      "leaveOut",     "bringUp",      "anyWay",    "nearFabric",
+         "turnPiece",  "part",        "shoppingList", "drawnThrough", "leaveSo"});
 }
 
 /// A length that is told apart from others by less than a sixteenth: said to 1/32 in.

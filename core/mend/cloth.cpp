@@ -5,6 +5,7 @@
 #include "core/edit/tracing.hpp"
 #include "core/mend/reshaping.hpp"
 #include "core/plan/bond/parting.hpp"
+#include "core/plan/bond/turning.hpp"
 
 #include <algorithm>
 
@@ -20,12 +21,10 @@ Edited laidAgain(const Quilt& quilt, BlockId id) {
 
 namespace {
 
-Edited inTwo(const Quilt& quilt, const quilt::Block& block, const plan::TracePlan& trace,
-             const plan::Chunk& chunk) {
-    auto layout = plan::parted(quilt, block, trace, chunk);
+Edited laidOut(const Quilt& quilt, BlockId block, std::optional<quilt::Layout> layout) {
     if (!layout) return failure(Code::noOtherCloth);
-    return edit::changeLayout(quilt, block.id, std::move(*layout)).and_then([&](const Quilt& now) {
-        return laidAgain(now, block.id);
+    return edit::changeLayout(quilt, block, std::move(*layout)).and_then([&](const Quilt& now) {
+        return laidAgain(now, block);
     });
 }
 
@@ -60,7 +59,9 @@ Edited withOtherCloth(const Quilt& quilt, BlockId id, PieceId piece, check::Fix 
         return std::find(one.pieces.begin(), one.pieces.end(), piece) != one.pieces.end();
     });
     if (chunk == trace.chunks.end()) return failure(Code::noSuchPiece, {std::to_string(piece.value)});
-    if (fix == check::Fix::part) return inTwo(quilt, *block, trace, *chunk);
+    if (fix == check::Fix::part) return laidOut(quilt, id, plan::parted(quilt, *block, trace, *chunk));
+    if (fix == check::Fix::turnPiece)
+        return laidOut(quilt, id, plan::withPieceTurned(quilt, *block, trace, *chunk));
     if (fix == check::Fix::shoppingList) return wanted(quilt, *block, trace, *chunk);
     return ofOtherFabric(quilt, *block, *chunk, fix);
 }

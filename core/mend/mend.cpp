@@ -75,6 +75,7 @@ Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
     case Fix::bringUp: return broughtUp(quilt, block, piece);
     case Fix::anyWay:
     case Fix::nearFabric:
+    case Fix::turnPiece:
     case Fix::part:
     case Fix::shoppingList: return withOtherCloth(quilt, block, piece, fix);
     case Fix::drawnThrough: return edit::marksDrawnThrough(quilt, block, piece);

@@ -29,7 +29,7 @@ struct Place {
 /// The fixes of Kind::peeks and nearlyPeeks.
 [[nodiscard]] Edited unpeeked(const Quilt& quilt, const check::Finding& finding, check::Fix fix);
 
-/// The piece's chunk, its print any way, of the fabric nearest in colour or cut in two, laid on what cloth there is; or
+/// The piece's chunk, its print any way, of the fabric nearest in colour, one of it turned or cut in two, laid on what cloth there is; or
 /// what it lacks on the shopping list.
 [[nodiscard]] Edited withOtherCloth(const Quilt& quilt, BlockId block, PieceId piece, check::Fix fix);
 

@@ -130,6 +130,40 @@ TEST_F(OnCloths, AChunkThatFindsNoRoomIsPartedWhereTheCutIsShortest) {
             EXPECT_EQ(laid.lies, plan::Lies::well);
 }
 
+/// A long red piece beside a square one, 6 mm apart, nothing traced yet.
+TEST_F(OnCloths, APieceIsTurnedOnTheWebWhereThatHelps) {
+    auto& all = the(quilt.blocks, block).pieces;
+    all[1].outline = shape::outlinesOf(shape::rectangle({100, 30, 190, 50})).front();
+    for (auto& piece : all)
+        piece.work.step = quilt::Step::toTrace;
+    auto& traced = the(quilt.blocks, block).layout->traced;
+    const auto put = [&](PieceId piece, double left, double top) {
+        for (auto& one : traced)
+            if (one.piece == piece) {
+                one.turn = Angle(), one.sheet = 0, one.chunk = piece == pieces[2] ? 1 : 0;
+                const auto box = boundsOf(quilt::reversed(the(all, piece)));
+                one.x = left - box.left, one.y = top - box.top;
+            }
+    };
+    put(pieces[0], 20, 60), put(pieces[1], 66, 70), put(pieces[2], 300, 60);
+    ASSERT_EQ(trace().chunks.size(), 2U);
+    add("scrap", fabric(0), 60, 60),
+        add("strip", fabric(0), 40, 112); // 136 mm together, and a margin all round
+    const auto found = aboutCloth(quilt);
+    ASSERT_EQ(found.size(), 1U);
+    ASSERT_TRUE(offers(found[0], Fix::turnPiece));
+    const auto mended = must(mend::mended(quilt, found[0], Fix::turnPiece));
+    const auto& after = the(mended.blocks, block);
+    EXPECT_TRUE(aboutCloth(mended).empty());
+    EXPECT_TRUE(plan::tooClose(mended, after, *after.layout).empty());
+    for (const auto& use : plan::planBonding(mended, after, plan::planTrace(mended, after)).cloths)
+        for (const auto& laid : use.chunks)
+            EXPECT_EQ(laid.lies, plan::Lies::well);
+    the(the(quilt.blocks, block).pieces, pieces[0]).work.step = quilt::Step::traced;
+    the(the(quilt.blocks, block).pieces, pieces[1]).work.step = quilt::Step::traced;
+    EXPECT_FALSE(offers(aboutCloth(quilt).at(0), Fix::turnPiece)) << "drawn is drawn";
+}
+
 TEST_F(OnCloths, AChunkThatWasPartedStaysSoWhenAnotherPieceIsMoved) {
     quilt = joined(std::move(quilt), block, pieces[0], pieces[1]);
     for (auto& piece : the(quilt.blocks, block).pieces)

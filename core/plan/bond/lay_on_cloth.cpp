@@ -71,6 +71,44 @@ std::vector<OnCloth> layOnCloth(const Quilt& quilt, const Block& block, const Tr
     return out;
 }
 
+namespace {
+
+bool hasSomeOf(const Chunk& chunk, const std::vector<PieceId>& pieces) {
+    return std::any_of(chunk.pieces.begin(), chunk.pieces.end(), [&](PieceId piece) {
+        return std::find(pieces.begin(), pieces.end(), piece) != pieces.end();
+    });
+}
+
+} // namespace
+
+double areaLaid(const Quilt& quilt, const Block& block, const TracePlan& trace,
+                const std::vector<PieceId>& pieces) {
+    auto held = block;
+    for (auto& on : held.onCloth)
+        on.pinned = true;
+    constexpr bond::Options shortly{40, 1};
+    Job job;
+    const auto lying = layOnCloth(quilt, held, trace, shortly, job);
+    double out = 0;
+    for (const auto& chunk : trace.chunks)
+        if (hasSomeOf(chunk, pieces) &&
+            std::any_of(lying.begin(), lying.end(), [&](const auto& on) { return on.chunk == chunk.number; }))
+            out += chunk.roughCut.area();
+    return out;
+}
+
+bool allFindRoom(const Quilt& quilt, const Block& block, const TracePlan& trace,
+                 const std::vector<PieceId>& pieces) {
+    constexpr double dust = 0.5; // mm²
+    double whole = 0;
+    for (const auto& chunk : trace.chunks) {
+        if (!hasSomeOf(chunk, pieces)) continue;
+        if (!fitsOnEmpty(quilt, block, chunk)) return false;
+        whole += chunk.roughCut.area();
+    }
+    return areaLaid(quilt, block, trace, pieces) >= whole - dust;
+}
+
 std::vector<OnCloth> layTheRest(const Quilt& quilt, const Block& block, const TracePlan& trace) {
     auto held = block;
     for (auto& on : held.onCloth)

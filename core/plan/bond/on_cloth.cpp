@@ -62,4 +62,16 @@ std::vector<Waiting> waitingOfOthers(const quilt::Quilt& quilt, BlockId except) 
     return out;
 }
 
+ClothSizes::ClothSizes(const quilt::Quilt& quilt, BlockId block, FabricId fabric) {
+    for (const auto& cloth : quilt.cloths)
+        if (mayUse(cloth, fabric, block)) m_cloths.push_back(press::boxRound(shape::Region{cloth.outline}));
+}
+
+bool ClothSizes::mayHold(const press::Patch& patch) const {
+    constexpr auto rounding = measure::Length::ofInches(1, 4);
+    return std::any_of(m_cloths.begin(), m_cloths.end(), [&](const press::Patch& cloth) {
+        return patch.width <= cloth.width + rounding && patch.height <= cloth.height + rounding;
+    });
+}
+
 } // namespace up::plan

@@ -19,6 +19,25 @@ namespace up::plan {
 [[nodiscard]] bond::Chunk forEngine(const quilt::Quilt& quilt, const quilt::Block& block, const Chunk& chunk,
                                     bool anyWay = false);
 
+/// Which chunks may find room on a fabric's cloths, as far as rectangles round them say: whether there really is room takes a
+/// hundred times as long to find.
+class ClothSizes {
+public:
+    ClothSizes(const quilt::Quilt& quilt, BlockId block, FabricId fabric);
+    /// `patch`: as of a Chunk.
+    [[nodiscard]] bool mayHold(const press::Patch& patch) const;
+
+private:
+    std::vector<press::Patch> m_cloths;
+};
+
+/// mm² of the rough cuts of chunks with some of these pieces that find a place when all else stays where it is.
+[[nodiscard]] double areaLaid(const quilt::Quilt& quilt, const quilt::Block& block, const TracePlan& trace,
+                              const std::vector<PieceId>& pieces);
+/// All of those chunks do.
+[[nodiscard]] bool allFindRoom(const quilt::Quilt& quilt, const quilt::Block& block, const TracePlan& trace,
+                               const std::vector<PieceId>& pieces);
+
 /// Whether some cloth of its fabric would have room for the chunk if nothing lay on it.
 [[nodiscard]] bool fitsOnEmpty(const quilt::Quilt& quilt, const quilt::Block& block, const Chunk& chunk);
 

@@ -39,21 +39,12 @@ struct Way {
     bool bothFit = false; ///< by their sizes
 };
 
-/// mm² of the parts that find a place when all else stays where it is.
-double placed(const Quilt& quilt, Block block, TracePlan trace, const Chunk& whole, const Way& way) {
-    for (auto& on : block.onCloth)
-        on.pinned = true;
+/// The plan with the two instead of the whole.
+TracePlan with(TracePlan trace, const Chunk& whole, const Way& way) {
     std::erase_if(trace.chunks, [&](const Chunk& chunk) { return chunk.number == whole.number; });
     for (const auto* part : {&way.parts.first, &way.parts.second})
         trace.chunks.push_back(*part);
-    constexpr bond::Options shortly{40, 1};
-    Job job;
-    const auto lying = layOnCloth(quilt, block, trace, shortly, job);
-    double out = 0;
-    for (const auto* part : {&way.parts.first, &way.parts.second})
-        if (std::any_of(lying.begin(), lying.end(), [&](const auto& on) { return on.chunk == part->number; }))
-            out += part->roughCut.area();
-    return out;
+    return trace;
 }
 
 double perimeterOf(const Region& region) {
@@ -63,31 +54,13 @@ double perimeterOf(const Region& region) {
     return out;
 }
 
-/// As far as rectangles round them say: whether there really is room takes a hundred times as long to find.
-class Sizes {
-public:
-    Sizes(const Quilt& quilt, BlockId block, FabricId fabric) {
-        for (const auto& cloth : quilt.cloths)
-            if (mayUse(cloth, fabric, block)) m_cloths.push_back(press::boxRound(Region{cloth.outline}));
-    }
-    [[nodiscard]] bool mayHold(const press::Patch& patch) const {
-        constexpr auto rounding = measure::Length::ofInches(1, 4);
-        return std::any_of(m_cloths.begin(), m_cloths.end(), [&](const press::Patch& cloth) {
-            return patch.width <= cloth.width + rounding && patch.height <= cloth.height + rounding;
-        });
-    }
-
-private:
-    std::vector<press::Patch> m_cloths;
-};
-
 /// Calls `use(way)` for each cut after which a part at least may fit on empty cloth, until it has seen enough.
 template<class Use>
 void eachWay(const Quilt& quilt, const Block& block, const TracePlan& trace, const Chunk& chunk, Use use) {
     if (!block.layout || chunk.pieces.size() < 2 || chunk.strip) return;
     const int number = freshNumber(*block.layout);
     const double whole = perimeterOf(chunk.roughCut);
-    const Sizes sizes(quilt, block.id, chunk.fabric);
+    const ClothSizes sizes(quilt, block.id, chunk.fabric);
     for (auto& group : shape::groupings(shapesOf(trace, chunk))) {
         breathe();
         Way way{group, inTwo(trace, *block.layout, chunk, group, number)};
@@ -128,7 +101,7 @@ std::optional<Layout> parted(const Quilt& quilt, const Block& block, const Trace
     const Way* best = nullptr;
     for (std::size_t i = 0; i < std::min(ways.size(), tried); ++i) {
         breathe();
-        const double area = placed(quilt, block, trace, chunk, ways[i]);
+        const double area = areaLaid(quilt, block, with(trace, chunk, ways[i]), chunk.pieces);
         if (area <= held + dust) continue;
         held = area, best = &ways[i];
         const auto& [stays, goes] = ways[i].parts;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The layout against web, off-cuts and pieces as they are now.
 #include "core/plan/bond/parting.hpp"
+#include "core/plan/bond/turning.hpp"
 #include "core/plan/check/looking.hpp"
 
 #include <map>
@@ -67,6 +68,7 @@ void cloth(Looking& look) {
             break;
         case WhyShort::usedUp: kind = Kind::clothTaken; break;
         }
+        if (withPieceTurned(look.quilt, look.block, trace, chunk)) fixes.push_back(check::Fix::turnPiece);
         if (mayBeParted(look.quilt, look.block, trace, chunk)) fixes.push_back(check::Fix::part);
         if (nearFabric(look.quilt, look.block, chunk)) fixes.push_back(check::Fix::nearFabric);
         if (!isWanted(look, chunk.fabric)) fixes.push_back(check::Fix::shoppingList);
