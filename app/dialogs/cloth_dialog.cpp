@@ -49,12 +49,7 @@ ClothDialog::ClothDialog(ClothQuestion question, QWidget* parent)
         m_direction->setValue(degrees);
     });
     addFoot(*static_cast<QVBoxLayout*>(layout()), tr("Keep it so"), "cloth.keep");
-    if (!m_question.cloth.id) return;
-    auto* gone = addButton(tr("It is used up"), "cloth.gone");
-    connect(gone, &QPushButton::clicked, this, [this] {
-        m_answer.gone = true;
-        accept();
-    });
+    if (m_question.cloth.id) addGone("cloth.gone", m_answer.gone);
 }
 
 void ClothDialog::build() {

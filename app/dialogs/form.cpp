@@ -61,6 +61,14 @@ QPushButton* Form::addButton(const QString& text, const char* key) {
     return button;
 }
 
+void Form::addGone(const char* key, bool& gone) {
+    auto* button = addButton(tr("It is used up"), key);
+    connect(button, &QPushButton::clicked, this, [this, &gone] {
+        gone = true;
+        accept();
+    });
+}
+
 void Form::addClosingFoot(QVBoxLayout& column) {
     buildFoot(column, tr("Close"));
 }

@@ -34,6 +34,8 @@ protected:
     void addActingFoot(QVBoxLayout& column, const QString& act, const char* key);
     /// Another button at the foot; it is held back as the first is.
     [[nodiscard]] QPushButton* addButton(const QString& text, const char* key);
+    /// One that says that the thing is not there any more, and accepts.
+    void addGone(const char* key, bool& gone);
     /// Only something that is looked at: *Close*.
     void addClosingFoot(QVBoxLayout& column);
     /// A change of any of these is a change of the form. Texts, choices, ticks, numbers, sliders and tables.

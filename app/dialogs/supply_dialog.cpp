@@ -35,12 +35,7 @@ SupplyDialog::SupplyDialog(quilt::Supply supply, measure::System units, QWidget*
     m_sizeBefore = m_size->text();
     watch({m_purpose, m_name, m_size});
     addFoot(*column, tr("Keep it so"), "supply.keep");
-    if (!m_answer.supply.id) return;
-    auto* gone = addButton(tr("It is used up"), "supply.gone");
-    connect(gone, &QPushButton::clicked, this, [this] {
-        m_answer.gone = true;
-        accept();
-    });
+    if (m_answer.supply.id) addGone("supply.gone", m_answer.gone);
 }
 
 Result<void> SupplyDialog::read() {

@@ -64,12 +64,7 @@ ThreadDialog::ThreadDialog(quilt::Thread thread, QWidget* parent)
     connect(m_grams, &QDoubleSpinBox::valueChanged, this, &ThreadDialog::weigh);
     connect(m_tex, &QDoubleSpinBox::valueChanged, this, &ThreadDialog::weigh);
     addFoot(*column, tr("Keep it so"), "thread.keep");
-    if (!m_answer.thread.id) return;
-    auto* gone = addButton(tr("It is used up"), "thread.gone");
-    connect(gone, &QPushButton::clicked, this, [this] {
-        m_answer.gone = true;
-        accept();
-    });
+    if (m_answer.thread.id) addGone("thread.gone", m_answer.gone);
 }
 
 void ThreadDialog::fill() {

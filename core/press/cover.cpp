@@ -101,7 +101,11 @@ private:
     /// then one place fewer.
     Chosen search() {
         Chosen best;
+        for (const auto& press : m_options.start)
+            if (const auto place = m_places.nearest(press)) m_search.choose(*place);
         m_search.fill();
+        while (!m_options.start.empty() && m_search.chosen().size() > m_options.start.size())
+            m_search.drop();
         for (int round = 0; round < m_options.rounds; ++round) {
             breathe();
             if (!m_search.settle(m_options.steps)) {
@@ -112,6 +116,7 @@ private:
             take(open);
             if (!open.empty()) continue;
             best = m_search.chosen();
+            if (best.size() <= m_options.enough) break;
             if (best.size() <= std::max({m_least, m_search.least(tries), std::size_t{1}})) break;
             m_search.drop();
         }
@@ -191,45 +196,6 @@ Result<Cover> coverWith(const CoverJob& job, const CoverOptions& options) {
     auto cover = within(slack), sure = within(slack + hair);
     if (!cover || !sure) return failure(Code::badSoleplate);
     return Pressing(job, std::move(*cover), *sure, fine, options).run(std::abs(shape::signedArea(*whole)));
-}
-
-namespace {
-
-/// None of `places` but the one holds all of what it covers of the area.
-bool isNeeded(const Region& area, const std::vector<Region>& places, std::size_t one) {
-    auto rest = shape::intersect(area, places[one]);
-    for (std::size_t i = 0; i < places.size() && !rest.isEmpty(); ++i)
-        if (i != one) rest = shape::subtract(rest, places[i]);
-    return !rest.isEmpty();
-}
-
-} // namespace
-
-Result<std::optional<Cover>> stillCovering(const CoverJob& job, const Cover& before) {
-    const auto cover = coverOf(job.iron, job.overlap);
-    if (!cover) return tl::unexpected(cover.error());
-    if (!before.unreached.empty()) return std::nullopt;
-    const auto area = job.spared.isEmpty()
-                          ? job.area
-                          : shape::subtract(job.area, shape::offset(job.spared, job.overlap.mm()));
-    Cover out{{}, {}, before.leastByArea};
-    std::vector<Region> places;
-    for (const auto& press : before.presses) {
-        const auto whole = shape::regionOf(shape::Rings{setDown(job.iron.outline, press)});
-        if (!shape::intersect(whole, job.spared).isEmpty()) return std::nullopt;
-        places.push_back(shape::regionOf(shape::Rings{setDown(*cover, press)}));
-    }
-    if (!shape::subtract(area, shape::unite(places)).isEmpty()) return std::nullopt;
-    out.presses = before.presses;
-    for (std::size_t i = 0; i < places.size();) {
-        if (isNeeded(area, places, i)) {
-            ++i;
-            continue;
-        }
-        places.erase(places.begin() + static_cast<std::ptrdiff_t>(i));
-        out.presses.erase(out.presses.begin() + static_cast<std::ptrdiff_t>(i));
-    }
-    return out;
 }
 
 } // namespace up::press

@@ -22,6 +22,8 @@ struct CoverOptions {
     int rounds = 1500; ///< of looking for what was left open
     int steps = 1000;  ///< of each, until there is one press more
     std::uint64_t seed = 1;
+    std::size_t enough = 0;     ///< presses: fewer are not looked for
+    std::vector<Press> start{}; ///< it is begun with these: what covered nearly the same area
 };
 
 struct Cover {
@@ -39,6 +41,11 @@ struct Cover {
 /// The same presses for another area, without those that it does not need; nothing when they leave some of it open, or
 /// touch what is spared. Errors: as coverOf.
 [[nodiscard]] Result<std::optional<Cover>> stillCovering(const CoverJob& job, const Cover& before);
+
+/// The same presses but for one, which goes as near to where it was as will do, or for up to four next to each other;
+/// nothing when that doesn't help either.
+/// Errors: as coverOf.
+[[nodiscard]] Result<std::optional<Cover>> withFewMoved(const CoverJob& job, const Cover& before);
 
 /// A press whose border comes so near to a loose tip ends on it.
 inline constexpr double nearTip = 6; // mm; common practice, no source

@@ -25,6 +25,10 @@ public:
 
     /// One more thing, which those sets hold, each in one run: some set does.
     void take(std::vector<Run> heldBy);
+    /// That one among them, if it isn't yet.
+    void choose(std::size_t set) {
+        if (m_in[set] == 0) add(set);
+    }
     /// More sets until all is held, whatever holds most first.
     void fill();
     /// As many sets as there are now, until they hold all things; false when it has not come to that after `steps`.

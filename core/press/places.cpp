@@ -69,6 +69,18 @@ Press Places::press(std::size_t place) const {
     return {{field->xs[at % field->xs.size()], field->ys[at / field->xs.size()]}, field->turn};
 }
 
+std::optional<std::size_t> Places::nearest(const Press& press) const {
+    const auto field =
+        std::find_if(m_fields.begin(), m_fields.end(), [&](const Field& f) { return f.turn == press.turn; });
+    if (field == m_fields.end()) return std::nullopt;
+    const auto away = [&](std::size_t place) { return shape::distance(this->press(place).at, press.at); };
+    std::optional<std::size_t> out;
+    for (std::size_t i = 0; i < field->xs.size() * field->ys.size(); ++i)
+        if (const auto place = field->first + i; isFree(place) && (!out || away(place) < away(*out)))
+            out = place;
+    return out;
+}
+
 template<class Work> void Places::eachOver(Point point, Work&& work) const {
     std::vector<double> across;
     for (const auto& field : m_fields)

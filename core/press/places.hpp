@@ -24,6 +24,8 @@ public:
     [[nodiscard]] std::vector<Run> over(shape::Point point) const;
     /// The one that covers most of the points; nothing when none of them can be covered.
     [[nodiscard]] std::optional<std::size_t> mostOver(const std::vector<shape::Point>& points) const;
+    /// The one that is most like the press and free; nothing when none is turned like it.
+    [[nodiscard]] std::optional<std::size_t> nearest(const Press& press) const;
     /// Those that cover all of them.
     [[nodiscard]] std::vector<std::size_t> overAll(const std::vector<shape::Point>& points) const;
 

@@ -184,6 +184,92 @@ TEST(CoverWith, NoPressEndsOnATipWhenAnotherPlaceWouldDo) {
     EXPECT_EQ(leftOpen(job, careful), 0);
 }
 
+/// Two irons side by side, of which each covers 93.65 mm.
+CoverJob twoWide(double left, double right) {
+    CoverJob job{shape::rectangle({left, 0, right, 90}), {}, rectangularIron(100, 100)};
+    return job;
+}
+
+TEST(Kept, PressesThatCoverStillStayWhereTheyAre) {
+    const auto before = test::must(coverWith(twoWide(0, 180)));
+    ASSERT_EQ(before.presses.size(), 2U);
+    const auto same = test::must(stillCovering(twoWide(1, 179), before));
+    ASSERT_TRUE(same);
+    for (std::size_t i = 0; i < 2; ++i)
+        EXPECT_EQ(same->presses[i].at, before.presses[i].at);
+    EXPECT_EQ(test::must(stillCovering(twoWide(1, 60), before))->presses.size(), 1U) << "one is not needed";
+    EXPECT_FALSE(test::must(stillCovering(twoWide(0, 240), before)));
+}
+
+TEST(Kept, OnePressGoesWhereItIsNeeded) {
+    const auto before = test::must(coverWith(twoWide(0, 150)));
+    ASSERT_EQ(before.presses.size(), 2U);
+    int moved = 0;
+    for (const double right : {165.0, 175.0, 183.0}) {
+        const auto job = twoWide(0, right);
+        if (test::must(stillCovering(job, before))) continue;
+        ++moved;
+        const auto found = test::must(withFewMoved(job, before));
+        ASSERT_TRUE(found) << right;
+        EXPECT_EQ(found->presses.size(), 2U);
+        EXPECT_EQ(leftOpen(job, found->presses), 0) << right;
+    }
+    EXPECT_GT(moved, 0);
+    EXPECT_FALSE(test::must(withFewMoved(twoWide(0, 240), before))) << "three are needed";
+    auto beside = twoWide(0, 183);
+    beside.spared = shape::rectangle({60, 20, 80, 40});
+    EXPECT_FALSE(test::must(withFewMoved(beside, before))) << "what melts came under the iron";
+}
+
+TEST(CoverWith, StopsLookingWhenItHasEnough) {
+    const auto job = twoWide(0, 180);
+    CoverOptions options;
+    options.enough = 9;
+    const auto quick = test::must(coverWith(job, options));
+    EXPECT_LE(quick.presses.size(), 9U);
+    EXPECT_EQ(leftOpen(job, quick.presses), 0);
+}
+
+TEST(CoverWith, BeginsWithThePressesItIsGiven) {
+    const auto job = twoWide(0, 160);
+    const auto before = test::must(coverWith(job)).presses;
+    ASSERT_EQ(before.size(), 2U);
+    CoverOptions options;
+    options.enough = 2;
+    for (const double aside : {-5.0, 5.0}) { // both hold the strip with as much to spare
+        options.start = before;
+        for (auto& press : options.start)
+            press.at.y += aside;
+        const auto found = test::must(coverWith(job, options)).presses;
+        EXPECT_EQ(leftOpen(job, found), 0);
+        ASSERT_EQ(found.size(), 2U);
+        for (std::size_t i = 0; i < 2; ++i)
+            EXPECT_LT(shape::distance(found[i].at, options.start[i].at), 8) << "not where it was: " << aside;
+    }
+}
+
+TEST(Kept, NeighboursOfWhatIsOpenGoWhereTheyAreNeeded) {
+    CoverJob job{{}, {}, rectangularIron(30, 30)};
+    const auto strip = [&](double more) {
+        std::vector<shape::Region> out;
+        for (int i = 0; i < 9; ++i) // squares of 20 in a row, of which four move a little each
+            out.push_back(shape::rectangle({24.0 * i + (i < 5 ? more * i : 0), 0, 24.0 * i + 16, 16}));
+        return shape::unite(out);
+    };
+    job.area = strip(0);
+    const auto before = test::must(coverWith(job));
+    int moved = 0;
+    for (const double more : {-0.5, -1.0, -1.5}) {
+        job.area = strip(more);
+        const auto found = test::must(withFewMoved(job, before));
+        if (!found) continue;
+        ++moved;
+        EXPECT_EQ(found->presses.size(), before.presses.size());
+        EXPECT_EQ(leftOpen(job, found->presses), 0) << more;
+    }
+    EXPECT_GT(moved, 0);
+}
+
 // Common practice: work up from the bottom.
 TEST(Ordered, FromTheBottomUpAndToAndFro) {
     std::vector<Press> presses;

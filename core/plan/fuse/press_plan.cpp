@@ -167,23 +167,36 @@ private:
             if (const auto at = std::find_if(then.begin(), then.end(), isIt); at != then.end())
                 return known.push_back(*at), known.back().cover;
         }
-        auto found = sameAsBefore(job);
+        const auto* then = likeBefore(job);
+        auto found = then ? keptFrom(*then, job) : std::nullopt;
         if (!found) {
-            auto fresh = press::coverWith(job);
+            press::CoverOptions options;
+            if (then) {
+                options.enough = then->cover.presses.size();
+                options.start = then->cover.presses;
+            }
+            auto fresh = press::coverWith(job, options);
             if (!fresh) return m_trouble = fresh.error(), press::Cover{};
             found = std::move(*fresh);
         }
         return known.push_back({std::move(job), std::move(*found)}), known.back().cover;
     }
-    /// A little aside, the pieces lie under the same presses still: those that are shown stay where they are.
-    [[nodiscard]] std::optional<press::Cover> sameAsBefore(const press::CoverJob& job) const {
-        if (!m_before) return std::nullopt;
+    /// What was planned before for nearly the same area; none.
+    [[nodiscard]] const KnownCover* likeBefore(const press::CoverJob& job) const {
+        if (!m_before) return nullptr;
         for (const auto& then : m_before->known) {
             if (!(then.job.iron == job.iron) || then.job.overlap != job.overlap) continue;
             const auto both = shape::intersect(then.job.area, job.area).area();
-            if (both < 0.8 * std::max(then.job.area.area(), job.area.area())) continue;
-            if (auto still = press::stillCovering(job, then.cover); still && *still) return *still;
+            if (both >= 0.8 * std::max(then.job.area.area(), job.area.area())) return &then;
         }
+        return nullptr;
+    }
+    /// A little aside, the pieces lie under the same presses still, or all but one: those that are shown stay where they
+    /// are.
+    [[nodiscard]] static std::optional<press::Cover> keptFrom(const KnownCover& then,
+                                                              const press::CoverJob& job) {
+        if (auto still = press::stillCovering(job, then.cover); still && *still) return *still;
+        if (auto moved = press::withFewMoved(job, then.cover); moved && *moved) return *moved;
         return std::nullopt;
     }
 
