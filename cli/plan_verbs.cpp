@@ -1,11 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Verbs that say what the window would show: layout, stitch, check, which.
+// Verbs that say what the window would show: layout, check, which.
 #include "cli/laid_out.hpp"
 #include "cli/parts.hpp"
 #include "core/check/rows.hpp"
 #include "core/plan/check/check_plan.hpp"
 #include "core/plan/trace/trace_plan.hpp"
-#include "core/plan/work/stitch_plan.hpp"
 #include "core/plan/work/which_plan.hpp"
 #include "core/store/quilt_file.hpp"
 #include "words/finding_words.hpp"
@@ -100,27 +99,6 @@ Bytes layout(const Words& words) {
                                  {"turn", t.turn.degrees()}});
     for (const auto& u : block.layout->unplaced)
         out["unplaced"].push_back({{"piece", quilt::numberOf(block, u.piece)}, {"reason", keyOf(u.reason)}});
-    return text(out);
-}
-
-Bytes stitch(const Words& words) {
-    const auto opened = openBlock(words);
-    if (!opened) return tl::unexpected(opened.error());
-    const auto& block = opened->chosen();
-    const auto plan = plan::planStitching(block, plan::planBlock(block));
-    Json out{{"format", "upstairs-stitching"},      {"version", 1},          {"block", block.name},
-             {"threadChanges", plan.threadChanges}, {"fewest", plan.fewest}, {"runs", Json::array()}};
-    for (const auto& run : plan.runs) {
-        const auto* thread = find(opened->quilt.threads, run.thread);
-        Json edges = Json::array();
-        for (const auto& edge : run.edges)
-            edges.push_back(pointsOf(edge));
-        out["runs"].push_back({{"piece", quilt::numberOf(block, run.piece)},
-                               {"thread", thread ? thread->name : ""},
-                               {"length", run.length.mm()},
-                               {"done", run.done},
-                               {"edges", std::move(edges)}});
-    }
     return text(out);
 }
 

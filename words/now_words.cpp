@@ -4,6 +4,7 @@
 #include "core/base/text.hpp"
 #include "words/lay_words.hpp"
 #include "words/sentences.hpp"
+#include "words/stitch_words.hpp"
 #include "words/translated.hpp"
 
 #include <algorithm>
@@ -54,6 +55,7 @@ public:
         case What::step: return step();
         case What::findPresses: return {tr("Finding where the iron goes…"), "", tr("One moment"), ""};
         case What::press: return press(*m_now.press);
+        case What::stitch: return stitch();
         case What::trim:
             return {said(N_("Trim the block to {0}."), {cutSize()}),
                     said(N_("{0} finished, plus ¼ in seam allowance on every side."), {finished()}),
@@ -162,6 +164,12 @@ private:
                     tr("Stitched"), caution};
         }
         return {};
+    }
+
+    [[nodiscard]] NowWords stitch() const {
+        const auto leg = legSaid(m_quilt, m_block, *m_now.stitch);
+        return {leg.what, leg.because + notSewn() + afterStitching(), tr("Stitched"),
+                cautionWords(m_now.caution)};
     }
 
     [[nodiscard]] bool allMelt() const {

@@ -19,9 +19,10 @@ using quilt::Quilt;
 using quilt::Step;
 
 Commands::Commands(Session& session, LayoutJob& layout, Asker& asker, ImportCommands& imports,
-                   TraceCommands& tracing, ClothCommands& cloths, PressCommands& presses, QObject* parent)
+                   TraceCommands& tracing, ClothCommands& cloths, PressCommands& presses,
+                   SewingCommands& sewing, QObject* parent)
     : QObject(parent), m_session(session), m_layout(layout), m_asker(asker), m_imports(imports),
-      m_tracing(tracing), m_cloths(cloths), m_presses(presses) {}
+      m_tracing(tracing), m_cloths(cloths), m_presses(presses), m_sewing(sewing) {}
 
 namespace {
 
@@ -52,6 +53,7 @@ void Commands::doNow() {
     case plan::What::layOut: return m_tracing.startOrStop();
     case plan::What::step: return doStep(now.pieces, now.step);
     case plan::What::press: return m_presses.startOrPause();
+    case plan::What::stitch: return m_sewing.legDone();
     case plan::What::findPresses: return;
     case plan::What::layOnCloth: return m_cloths.layOnCloth();
     case plan::What::putAway: return m_tracing.putAway();

@@ -5,6 +5,7 @@
 #include "app/commands/cloth_commands.hpp"
 #include "app/commands/import_commands.hpp"
 #include "app/commands/press_commands.hpp"
+#include "app/commands/sewing_commands.hpp"
 #include "app/commands/trace_commands.hpp"
 #include "app/dialogs/asker.hpp"
 #include "app/session/layout_job.hpp"
@@ -16,7 +17,7 @@ class Commands : public QObject {
     Q_OBJECT
 public:
     Commands(Session& session, LayoutJob& layout, Asker& asker, ImportCommands& imports,
-             TraceCommands& tracing, ClothCommands& cloths, PressCommands& presses,
+             TraceCommands& tracing, ClothCommands& cloths, PressCommands& presses, SewingCommands& sewing,
              QObject* parent = nullptr);
 
     /// Now's big button.
@@ -49,6 +50,7 @@ private:
     TraceCommands& m_tracing;
     ClothCommands& m_cloths;
     PressCommands& m_presses;
+    SewingCommands& m_sewing;
 };
 
 } // namespace up::app

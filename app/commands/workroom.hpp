@@ -54,6 +54,7 @@ public:
     StashKeeper stash;
     ClothCommands cloths;
     PressCommands presses;
+    SewingCommands sewing;
     StashCommands shelf;
     Commands commands;
     SheetCommands sheets;

@@ -8,6 +8,7 @@
 #include "app/pictures/size_picture.hpp"
 #include "app/session/aside.hpp"
 #include "core/pattern/pattern.hpp"
+#include "words/stitch_words.hpp"
 
 #include <QCheckBox>
 #include <QComboBox>
@@ -136,8 +137,8 @@ void SizeDialog::buildStitch(QVBoxLayout& column) {
     auto* row = new QHBoxLayout;
     column.addLayout(row);
     m_stitch = named(new QComboBox(this), "size.stitch");
-    offerEvery<quilt::StitchKind>(
-        *m_stitch, std::array{tr("Satin"), tr("Zigzag"), tr("Blanket"), tr("Straight, inside the edge")});
+    for (const auto kind : every<quilt::StitchKind>())
+        m_stitch->addItem(q(words::stitchName(kind)), static_cast<int>(kind));
     choose(*m_stitch, m_edge.kind);
     m_stitchWidth = named(new QLineEdit(this), "size.stitchWidth");
     m_stitchWidth->setText(q(m_question.units == measure::System::inches

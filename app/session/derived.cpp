@@ -10,6 +10,7 @@ void Derived::reset(const quilt::Quilt* quilt, const quilt::Block* block) {
     fresh.m_known = std::move(m_known);
     fresh.m_judged = std::move(m_judged);
     fresh.m_traceBefore = m_trace ? std::move(m_trace) : std::move(m_traceBefore);
+    fresh.m_stitchBefore = m_stitch ? std::move(m_stitch) : std::move(m_stitchBefore);
     fresh.m_cuttingBefore = m_cutting ? std::move(m_cutting) : std::move(m_cuttingBefore);
     fresh.m_plans = std::move(m_plans);
     fresh.m_placements = std::move(m_placements);
@@ -129,7 +130,10 @@ const plan::CutPlan& Derived::cutting() {
 }
 
 const plan::StitchPlan& Derived::stitch() {
-    if (!m_stitch) m_stitch = m_block ? plan::planStitching(*m_block, block()) : plan::StitchPlan{};
+    if (!m_stitch)
+        m_stitch = m_block
+                       ? plan::planStitching(*m_block, block(), m_stitchBefore ? &*m_stitchBefore : nullptr)
+                       : plan::StitchPlan{};
     return *m_stitch;
 }
 

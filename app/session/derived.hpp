@@ -7,9 +7,9 @@
 #include "core/plan/block/judge_plan.hpp"
 #include "core/plan/bond/bond_plan.hpp"
 #include "core/plan/lay/dry_lay.hpp"
+#include "core/plan/stitch/stitch_plan.hpp"
 #include "core/plan/trace/by_hand.hpp"
 #include "core/plan/work/now_plan.hpp"
-#include "core/plan/work/stitch_plan.hpp"
 #include "core/shape/deepest.hpp"
 
 #include <map>
@@ -90,7 +90,7 @@ private:
     std::optional<std::vector<plan::TooClose>> m_tooClose;
     std::optional<plan::BondPlan> m_bonding;
     std::optional<plan::CutPlan> m_cutting, m_cuttingBefore;
-    std::optional<plan::StitchPlan> m_stitch;
+    std::optional<plan::StitchPlan> m_stitch, m_stitchBefore;
     std::shared_ptr<const plan::PressPlan> m_pressing;
     std::vector<PieceId> m_pressedPieces; ///< of the block that it is of
     bool m_knowsPressing = false;

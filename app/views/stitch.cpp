@@ -1,32 +1,180 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The edges that show, in sewing order, with thread and length.
+// The way of the needle: the trail that is next with its legs, where it begins and ends; the others quiet; what is
+// stitched in moss.
 #include "app/views/pieces.hpp"
 
 #include "app/look/look.hpp"
+#include "core/sheet/figures.hpp"
+#include "words/stitch_words.hpp"
 #include "words/translated.hpp"
 
 #include <algorithm>
+#include <set>
 
 namespace up::app {
 namespace {
 
+using plan::Leg;
+using plan::StitchPlan;
+using plan::StitchRun;
+using shape::Point;
 using sheet::Dash;
 using sheet::Pen;
 
-void addEdge(sheet::Layer& layer, const Look& look, const plan::StitchRun& run, bool next) {
-    const Colour thread = threadColour(look.quilt, run.thread);
-    const auto contours = sheet::contoursOf(run.edges);
-    const double width = next ? 1.6 : 1.0;
-    layer.items.push_back(sheet::Shape{contours, std::nullopt,
-                                       Pen{next ? look::brassBright : look::panel, width + 0.8, Dash::solid},
-                                       run.piece});
-    layer.items.push_back(sheet::Shape{contours, std::nullopt,
-                                       Pen{thread, width, run.done ? Dash::solid : Dash::dashed}, run.piece});
+std::vector<shape::Contour> lineOf(const StitchRun& run) {
+    return sheet::contoursOf(std::vector<shape::Polyline>{run.line});
 }
 
-std::string threadName(const quilt::Quilt& quilt, ThreadId id) {
-    const auto* thread = find(quilt.threads, id);
-    return thread ? thread->name : words::tr("no thread yet");
+/// The trail that is next.
+const stitch::Trail* trailShown(const Look& look) {
+    return look.next.stitch ? &look.derived.stitch().trails[look.next.stitch->at.trail] : nullptr;
+}
+
+void addQuiet(std::vector<sheet::Item>& items, const Look& look, const StitchRun& run) {
+    const bool done = run.isDone();
+    items.push_back(sheet::Shape{lineOf(run), std::nullopt, Pen{look::panel, 1.8}, run.piece, 0.7});
+    items.push_back(sheet::Shape{lineOf(run), std::nullopt,
+                                 done ? Pen{look::moss, 1.0} : Pen{threadColour(look.quilt, run.thread), 0.9},
+                                 run.piece, done ? 0.9 : 0.6});
+}
+
+/// Where the needle goes along there: a barb in the middle of the leg.
+void addDirection(std::vector<sheet::Item>& items, const StitchRun& run, bool back, const Pen& pen) {
+    constexpr double tail = 2.2; // mm
+    const double middle = run.length().mm() * (back ? 0.38 : 0.62);
+    if (run.length().mm() < 4 * tail) return;
+    const Point tip = shape::pointAlong(run.line, middle),
+                from = shape::pointAlong(run.line, middle + (back ? tail : -tail));
+    items.push_back(sheet::arrow(from, tip, tail, false, pen));
+}
+
+void addNumber(std::vector<sheet::Item>& items, const StitchRun& run, const Leg& leg, std::size_t number,
+               bool isNext) {
+    const Point at = shape::pointAlong(run.line, run.length().mm() / 2);
+    const double radius = isNext ? 4.2 : 3.2;
+    const auto colour = leg.done ? look::moss : look::brass;
+    items.push_back(
+        sheet::Shape{{sheet::disc(at, radius)}, isNext ? look::brass : look::panel, Pen{colour, 0.6}});
+    items.push_back(sheet::Words{std::to_string(number),
+                                 {at.x, at.y + radius * 0.4},
+                                 radius * 1.15,
+                                 isNext ? look::panel : colour,
+                                 sheet::Align::centre,
+                                 true});
+    if (leg.times > 1)
+        items.push_back(sheet::Words{"×" + std::to_string(leg.times),
+                                     {at.x + radius + 0.8, at.y + radius * 0.4},
+                                     radius,
+                                     colour,
+                                     sheet::Align::left,
+                                     true});
+}
+
+void addTrail(std::vector<sheet::Item>& items, const Look& look, const stitch::Trail& trail) {
+    const auto& plan = look.derived.stitch();
+    const auto legs = plan::legsOf(plan, trail);
+    const auto next = look.next.stitch->at.leg;
+    for (const auto& leg : legs)
+        for (const auto& travel : leg.before)
+            sheet::addHaloed(items, sheet::contoursOf(std::vector<shape::Polyline>{travel.points}),
+                             Pen{look::panel, 2}, Pen{look::brass, 0.8, Dash::dashed});
+    const auto add = [&](std::size_t i) {
+        const auto& run = plan.runs[legs[i].run];
+        const auto colour = legs[i].done ? look::moss : threadColour(look.quilt, run.thread);
+        const bool isNext = i == next;
+        items.push_back(sheet::Shape{lineOf(run), std::nullopt,
+                                     Pen{isNext ? look::brassBright : look::panel, isNext ? 4.6 : 3.2},
+                                     run.piece});
+        items.push_back(sheet::Shape{lineOf(run), std::nullopt, Pen{colour, 1.6}, run.piece});
+        addDirection(items, run, legs[i].back, Pen{isNext ? look::brass : colour, 0.9});
+    };
+    for (std::size_t i = 0; i < legs.size(); ++i)
+        if (i != next) add(i);
+    add(next);
+    for (std::size_t i = 0; i < legs.size(); ++i)
+        addNumber(items, plan.runs[legs[i].run], legs[i], i + 1, i == next);
+}
+
+Point endOf(const StitchPlan& plan, const stitch::Stitched& step, bool last) {
+    const auto& line = plan.runs[step.run].line;
+    return last == step.back ? line.front() : line.back();
+}
+
+/// A dot where it begins, a ring where it is tied off.
+void addKnots(std::vector<sheet::Item>& items, const StitchPlan& plan, const stitch::Trail& trail) {
+    const auto begin = endOf(plan, std::get<stitch::Stitched>(trail.steps.front()), false),
+               end = endOf(plan, std::get<stitch::Stitched>(trail.steps.back()), true);
+    sheet::addHaloed(items, {sheet::disc(end, 2.6)}, Pen{look::panel, 2}, Pen{look::brass, 1});
+    items.push_back(sheet::Shape{{sheet::disc(begin, 2)}, look::brass, Pen{look::panel, 0.6}});
+}
+
+sheet::Layer wayLayer(const Look& look) {
+    const auto& plan = look.derived.stitch();
+    sheet::Layer layer{"edges", {}, {}, quilt::cutBox(look.block).grownBy(4)};
+    const auto* trail = trailShown(look);
+    std::set<std::size_t> strong;
+    if (trail)
+        for (const auto& leg : plan::legsOf(plan, *trail))
+            strong.insert(leg.run);
+    for (std::size_t i = 0; i < plan.runs.size(); ++i)
+        if (!strong.contains(i)) addQuiet(layer.items, look, plan.runs[i]);
+    if (!trail) return layer;
+    addTrail(layer.items, look, *trail);
+    addKnots(layer.items, plan, *trail);
+    return layer;
+}
+
+std::string trailSaid(const Look& look, const std::vector<Leg>& legs, const stitch::Trail& trail) {
+    const auto& plan = look.derived.stitch();
+    double mm = 0;
+    for (const auto& leg : legs)
+        mm += plan.runs[leg.run].length().mm() * leg.times;
+    return words::said(N2_("{1} in one go: begins {2}, ends {3}", "{0} legs, {1}: begins {2}, ends {3}"),
+                       legs.size(),
+                       {near(look.quilt, mm), words::knotWords(plan::knotOf(plan, trail, true)),
+                        words::knotWords(plan::knotOf(plan, trail, false))});
+}
+
+void addLegRows(const Look& look, const std::vector<Leg>& legs, Rows& rows) {
+    const auto& plan = look.derived.stitch();
+    for (std::size_t i = 0; i < legs.size(); ++i) {
+        const auto& run = plan.runs[legs[i].run];
+        Row row{words::said(N_("{0}: {1}"), {std::to_string(i + 1),
+                                             words::legWords(look.quilt, look.block, run, legs[i].times)}),
+                "", run.piece};
+        row.done = legs[i].done;
+        row.next = i == look.next.stitch->at.leg;
+        rows.rows.push_back(std::move(row));
+    }
+}
+
+void addTrailRows(const Look& look, Rows& rows) {
+    const auto& plan = look.derived.stitch();
+    for (std::size_t t = 0; t < plan.trails.size(); ++t) {
+        const auto& trail = plan.trails[t];
+        const auto legs = plan::legsOf(plan, trail);
+        const auto& run = plan.runs[legs.front().run];
+        const bool isNext = look.next.stitch && look.next.stitch->at.trail == t;
+        Row row{words::said(N_("Trail {0}: {1}"),
+                            {std::to_string(t + 1), words::threadWords(look.quilt, run.thread)}),
+                trailSaid(look, legs, trail), run.piece};
+        row.swatch = threadColour(look.quilt, run.thread);
+        row.done = std::all_of(legs.begin(), legs.end(), [](const Leg& leg) { return leg.done; });
+        row.next = isNext && legs.size() == 1;
+        rows.rows.push_back(std::move(row));
+        if (isNext && legs.size() > 1) addLegRows(look, legs, rows);
+    }
+}
+
+std::string titleOf(const Look& look, const StitchPlan& plan) {
+    double left = 0;
+    for (const auto& run : plan.runs)
+        if (!run.isDone()) left += run.length().mm();
+    if (left == 0) return words::tr("All edges are stitched");
+    const auto changes = static_cast<std::size_t>(plan.threadChanges);
+    return words::said(
+        N2_("{1} to stitch, {2} trails, {0} thread change", "{1} to stitch, {2} trails, {0} thread changes"),
+        changes, {near(look.quilt, left), std::to_string(plan.trails.size())});
 }
 
 } // namespace
@@ -36,32 +184,15 @@ ViewParts stitchParts(const Look& look) {
     auto panel = blockPanel(look, quilt::Step::toTrace, false);
     for (auto& item : panel.layers[1].items)
         if (auto* shape = std::get_if<sheet::Shape>(&item)) shape->opacity = 0.35, shape->pen.reset();
-    sheet::Layer edges{"edges", {}, {}, quilt::cutBox(look.block)};
-    const auto& plan = look.derived.stitch();
-    measure::Length left;
-    ThreadId on;
-    for (const auto& run : plan.runs) {
-        const bool next = !look.next.pieces.empty() && look.next.what == plan::What::step &&
-                          look.next.pieces.front() == run.piece;
-        addEdge(edges, look, run, next);
-        if (!run.done) left = left + run.length;
-        Row row{quilt::calledOf(look.block, the(look.block.pieces, run.piece)),
-                threadName(look.quilt, run.thread) + ", " + near(look.quilt, run.length.mm()), run.piece};
-        if (!run.done && run.thread != on) row.detail = words::said(N_("Thread: {0}"), {row.detail});
-        if (!run.done) on = run.thread;
-        row.swatch = threadColour(look.quilt, run.thread);
-        row.done = run.done;
-        row.next = next;
-        parts.rows.rows.push_back(std::move(row));
-    }
-    panel.layers.insert(panel.layers.end() - 2, std::move(edges)); // under what is chosen, and the numbers
+    panel.layers.insert(panel.layers.end() - 2, wayLayer(look)); // under what is chosen, and the numbers
+    if (const auto* trail = trailShown(look))
+        panel.caption = words::said(
+            N_("Trail {0} of {1}, {2}"),
+            {std::to_string(look.next.stitch->at.trail + 1), std::to_string(look.next.stitch->trails),
+             words::threadWords(look.quilt, ThreadId{static_cast<std::uint32_t>(trail->thread)})});
     parts.scene.panels.push_back(std::move(panel));
-    const auto changes = static_cast<std::size_t>(plan.threadChanges);
-    parts.rows.title =
-        left == measure::Length{}
-            ? words::tr("All edges are stitched")
-            : words::said(N2_("{1} to stitch, {0} thread change", "{1} to stitch, {0} thread changes"),
-                          changes, {near(look.quilt, left.mm())});
+    parts.rows.title = titleOf(look, look.derived.stitch());
+    addTrailRows(look, parts.rows);
     return parts;
 }
 

@@ -246,12 +246,8 @@ void ToolRow::buildStitch(QLayout& row) {
     m_thread = on({View::stitch}, named(new QComboBox(this), "stitch.thread"));
     row.addWidget(name);
     row.addWidget(m_thread);
-    connect(m_thread, &QComboBox::activated, this, [this](int i) {
-        if (const auto* piece = m_session.piece())
-            m_session.apply(edit::setThread(m_session.quilt(), m_session.blockId(), piece->id,
-                                            ThreadId{m_thread->itemData(i).toUInt()}),
-                            tr("change thread"));
-    });
+    connect(m_thread, &QComboBox::activated, this,
+            [this](int i) { m_room.sewing.setThread(ThreadId{m_thread->itemData(i).toUInt()}); });
 }
 
 /// "9", "9 1/2", "9 x 12", "24cm".

@@ -50,14 +50,12 @@ void remap(Piece& piece, const Transform& by, bool keepWidths) {
     if (piece.recipe) piece.recipe = pattern::remapped(*piece.recipe, by, keepWidths);
     const auto remade = wasMade ? pattern::outlineOf(*piece.recipe) : failure(Code::noSuchShape);
     piece.outline = remade ? *remade : transformed(*piece.outline, by);
-    std::vector<shape::Contour> marks;
-    for (const auto& mark : *piece.marks)
-        marks.push_back(transformed(mark, by));
-    piece.marks = std::move(marks);
-    std::vector<shape::Contour> dotted;
-    for (const auto& stretch : *piece.dotted)
-        dotted.push_back(transformed(stretch, by));
-    piece.dotted = std::move(dotted);
+    for (auto* lines : {&piece.marks, &piece.dotted, &piece.sewn}) {
+        auto there = **lines;
+        for (auto& line : there)
+            line = transformed(line, by);
+        *lines = std::move(there);
+    }
     if (piece.grain) piece.grain = remapped(*piece.grain, by);
 }
 

@@ -220,7 +220,9 @@ constexpr auto fieldsOf(Of<Piece>) {
                       unlessUsual("counted", &T::counted).of(About::making),
                       unlessUsual("melts", &T::melts),
                       unlessUsual("marksStitched", &T::marksStitched),
-                      unlessUsual("lifts", &T::lifts).of(About::making)};
+                      unlessUsual("lifts", &T::lifts).of(About::making),
+                      unlessUsual("edge", &T::edge),
+                      unlessUsual("sewn", &T::sewn).of(About::making)};
 }
 
 constexpr auto fieldsOf(Of<Traced>) {
@@ -261,7 +263,10 @@ constexpr auto fieldsOf(Of<Layout>) {
 
 constexpr auto fieldsOf(Of<EdgeStitch>) {
     using T = EdgeStitch;
-    return std::tuple{always("stitch", &T::kind), always("width", &T::width).within(0.1, 25.4)};
+    return std::tuple{always("stitch", &T::kind), always("width", &T::width).within(0.1, 25.4),
+                      unlessUsual("length", &T::length).within(0.1, 25.4),
+                      unlessUsual("passes", &T::passes).within(1, 9),
+                      unlessUsual("mayBe", &T::mayBe).within(1, 9)};
 }
 
 constexpr auto fieldsOf(Of<GroundPatch>) {
@@ -315,7 +320,8 @@ constexpr auto fieldsOf(Of<Block>) {
                       unlessUsual("leftSo", &T::leftSo),
                       unlessUsual("onCloth", &T::onCloth),
                       unlessUsual("fusing", &T::fusing),
-                      unlessUsual("pressed", &T::pressed)};
+                      unlessUsual("pressed", &T::pressed),
+                      unlessUsual("jump", &T::jump).within(0, 1000)};
 }
 
 constexpr auto fieldsOf(Of<LogEntry>) {

@@ -15,6 +15,7 @@
 #include "core/quilt/recipe.hpp"
 #include "core/quilt/shared_list.hpp"
 #include "core/quilt/step.hpp"
+#include "core/quilt/stitches.hpp"
 #include "core/quilt/supplies.hpp"
 #include "core/shape/path.hpp"
 #include "core/shape/ring.hpp"
@@ -164,12 +165,15 @@ struct Piece {
     bool mayHaveWindow = true; ///< where there is room for one
     PieceId liningOf;          ///< a lining: of that piece, just above it
     Shine shine = Shine::ask;
-    int unit = 0;               ///< pieces of one unit are fused on a pressing sheet first; 0 = none
-    bool locked = false;        ///< stays where it is
-    bool counted = false;       ///< it is there: it was counted before laying
-    bool melts = false;         ///< dots, metallic fibres: never under the iron
-    bool marksStitched = false; ///< stitching follows its marks and covers them
-    bool lifts = false;         ///< an edge of it did when it was tested: to be pressed again
+    int unit = 0;                     ///< pieces of one unit are fused on a pressing sheet first; 0 = none
+    bool locked = false;              ///< stays where it is
+    bool counted = false;             ///< it is there: it was counted before laying
+    bool melts = false;               ///< dots, metallic fibres: never under the iron
+    bool marksStitched = false;       ///< stitching follows its marks and covers them
+    bool lifts = false;               ///< an edge of it did when it was tested: to be pressed again
+    std::optional<EdgeStitch> edge{}; ///< how its own edge is stitched; none: as the block's
+    /// Stretches of its edge and marks that are stitched, as its outline is drawn, while not all are.
+    Shared<std::vector<shape::Contour>> sewn{};
     bool operator==(const Piece&) const;
     [[nodiscard]] bool hasMarks() const { return !marks->empty(); }
 };
@@ -236,19 +240,6 @@ constexpr auto keysOf(School) {
     return std::to_array<std::string_view>({"oneByOne", "byFabric", "windowed", "strip"});
 }
 
-enum class StitchKind : std::uint8_t { satin, zigzag, blanket, straight };
-constexpr auto keysOf(StitchKind) {
-    return std::to_array<std::string_view>({"satin", "zigzag", "blanket", "straight"});
-}
-
-/// How the edges are to be stitched.
-struct EdgeStitch {
-    StitchKind kind = StitchKind::satin;
-    /// Across: the swing of the stitch; of a straight stitch, how far inside the edge it runs.
-    Length width = Length::ofInches(3, 32);
-    bool operator==(const EdgeStitch&) const = default;
-};
-
 /// "This one goes over that one", as the user says.
 struct Over {
     PieceId upper, lower;
@@ -283,7 +274,8 @@ struct Block {
     std::vector<LeftSo> leftSo{};
     std::vector<OnCloth> onCloth{}; ///< where chunks that are not bonded yet are to go
     Fusing fusing = Fusing::atOnce;
-    std::vector<Pressed> pressed{}; ///< as it was done
+    std::vector<Pressed> pressed{};       ///< as it was done
+    Length jump = Length::ofInches(1, 2); ///< so far the needle may go in the open without tying off
     bool operator==(const Block&) const;
 };
 

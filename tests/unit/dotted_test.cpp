@@ -3,7 +3,7 @@
 #include "core/edit/shapes.hpp"
 #include "core/pattern/pattern.hpp"
 #include "core/plan/check/check_plan.hpp"
-#include "core/plan/work/stitch_plan.hpp"
+#include "core/plan/stitch/stitch_plan.hpp"
 #include "core/shape/stretches.hpp"
 #include "intake/any/any.hpp"
 #include "intake/svg/svg.hpp"

@@ -183,7 +183,7 @@ TEST(Fields, TheSchemaDescribesThemAll) {
     expectDescribed<Piece>(schema, defs + "piece");
     expectDescribed<Placement>(schema, defs + "piece/properties/place");
     expectDescribed<Block>(schema, defs + "block");
-    expectDescribed<EdgeStitch>(schema, defs + "block/properties/edge");
+    expectDescribed<EdgeStitch>(schema, defs + "edgeStitch");
     expectDescribed<Over>(schema, defs + "block/properties/over/items");
     expectDescribed<LeftSo>(schema, defs + "block/properties/leftSo/items");
     expectDescribed<Layout>(schema, layout);

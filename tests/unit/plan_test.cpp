@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/plan/stitch/stitch_plan.hpp"
 #include "core/plan/trace/lay_out.hpp"
 #include "core/plan/work/now_plan.hpp"
 #include "core/plan/work/progress.hpp"
-#include "core/plan/work/stitch_plan.hpp"
 #include "tests/support/shapes.hpp"
 
 #include <gtest/gtest.h>
@@ -141,26 +141,6 @@ TEST(NowOn, EndsWithTrimmingAndThenIsDone) {
     EXPECT_EQ(nowOf(quilt, Tread::finish).caution, Caution::rotary);
     quilt = must(edit::setTrimmed(quilt, block(quilt).id, 9));
     EXPECT_EQ(nowOf(quilt, Tread::finish).what, What::allDone);
-}
-
-TEST(PlanStitching, LeavesOutHiddenEdgesAndWhatIsCutOff) {
-    const auto quilt =
-        test::quiltOf({{"bank", square(-20, 100, 60), {1, 2, 3}}, {"boat", square(20, 120, 60), {9, 9, 9}}});
-    const auto plan = planStitching(block(quilt), planBlock(block(quilt)));
-    ASSERT_EQ(plan.runs.size(), 2U);
-    const double seam = quilt::seamAllowance.mm();
-    // The bank's left edge lies beyond the cut edge; its right edge is partly beneath the boat.
-    EXPECT_NEAR(plan.runs[0].length.mm(), 2 * (40 + seam) + 60 - (20 + 40), 0.05);
-    EXPECT_NEAR(plan.runs[1].length.mm(), 240, 0.05);
-}
-
-TEST(PlanStitching, ChangesThreadOncePerColourWhenItCan) {
-    const auto quilt = test::quiltOf({{"a", square(10, 10, 20), {200, 0, 0}},
-                                      {"b", square(50, 10, 20), {0, 0, 200}},
-                                      {"c", square(90, 10, 20), {200, 0, 0}}});
-    const auto plan = planStitching(block(quilt), planBlock(block(quilt)));
-    EXPECT_EQ(plan.threadChanges, 1);
-    EXPECT_EQ(plan.runs[0].thread, plan.runs[1].thread);
 }
 
 } // namespace

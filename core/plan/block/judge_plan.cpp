@@ -163,12 +163,29 @@ void findOneHand(const Block& block, const BlockPlan& plan, Judgement& out) {
     }
 }
 
+/// mm of cloth that both edges of a piece take up.
+double acrossAll(const EdgeStitch& stitch) {
+    using enum quilt::StitchKind;
+    switch (stitch.kind) {
+    case straight:
+    case sketched: return stitch.width.mm() * 2;
+    case blind:
+    case allOver: return 0;
+    case satin:
+    case zigzag:
+    case blanket:
+    case decorative:
+    case scribble:
+    case whip:
+    case handBlanket: return stitch.width.mm();
+    }
+    return 0;
+}
+
 } // namespace
 
 Length leastWidth(const EdgeStitch& stitch) {
-    const double needed =
-        stitch.kind == quilt::StitchKind::straight ? stitch.width.mm() * 2 : stitch.width.mm();
-    return Length::ofMm(std::max(needed, leastCut.mm()));
+    return Length::ofMm(std::max(acrossAll(stitch), leastCut.mm()));
 }
 
 std::vector<shape::Narrow> thinAt(const PieceJudgement& piece, const EdgeStitch& stitch, double scale) {

@@ -165,10 +165,29 @@ Now fusing(const Block& block, const BlockPlan& plan, const Known& known) {
 }
 
 Now stitching(const Block& block, const BlockPlan& plan, const StitchPlan& route) {
-    for (const auto& run : route.runs) {
-        const int number = numberOf(block, run.piece);
-        if (run.done || !mayDo(block, plan, static_cast<std::size_t>(number) - 1, Step::stitched)) continue;
-        return stepFor(Tread::stitch, block, Step::stitched, {run.piece});
+    if (const auto at = nextLeg(block, route)) {
+        auto legs = legsOf(route, route.trails[at->trail]);
+        const auto& run = route.runs[legs[at->leg].run];
+        Now now = stepFor(Tread::stitch, block, Step::stitched, {run.piece});
+        now.what = What::stitch;
+        const auto& trail = route.trails[at->trail];
+        const auto differs = [&](std::size_t other) {
+            return other >= route.trails.size() || route.trails[other].thread != trail.thread;
+        };
+        StitchNow stitch{*at, route.trails.size(), legs.size(), std::move(legs[at->leg]), run};
+        stitch.begin = knotOf(route, trail, true), stitch.end = knotOf(route, trail, false);
+        stitch.newThread = at->leg == 0 && differs(at->trail - 1);
+        stitch.anotherAfter = at->trail + 1 < route.trails.size() && differs(at->trail + 1);
+        now.stitch = std::move(stitch);
+        return now;
+    }
+    const auto waiting = route.order();
+    for (std::size_t i = 0; i < block.pieces.size();
+         ++i) { // nothing of its edge shows, or all of it is stitched
+        const auto id = block.pieces[i].id;
+        if (std::find(waiting.begin(), waiting.end(), id) == waiting.end() &&
+            mayDo(block, plan, i, Step::stitched))
+            return stepFor(Tread::stitch, block, Step::stitched, {id});
     }
     return goOn(Tread::stitch, block);
 }

@@ -6,8 +6,8 @@
 #include "core/plan/cut/cut_plan.hpp"
 #include "core/plan/fuse/press_plan.hpp"
 #include "core/plan/lay/dry_lay.hpp"
+#include "core/plan/stitch/legs.hpp"
 #include "core/plan/trace/trace_plan.hpp"
-#include "core/plan/work/stitch_plan.hpp"
 
 #include <functional>
 
@@ -18,6 +18,7 @@ enum class What : std::uint8_t {
     layOut,
     step,
     press,       ///< the iron once: `press` says where
+    stitch,      ///< one leg of a trail: `stitch` says which
     findPresses, ///< wait: where the iron goes is being worked out
     putAway,
     layOnCloth, ///< there is cloth, and chunks wait that nobody has laid on it
@@ -40,6 +41,17 @@ struct PressNow {
     bool startsStage = false;     ///< nothing of it is pressed yet
 };
 
+/// One leg of a trail among others.
+struct StitchNow {
+    AtLeg at;
+    std::size_t trails = 1, legs = 1;
+    Leg leg;
+    StitchRun run;             ///< that it goes along
+    Knot begin{}, end{};       ///< of the trail
+    bool newThread = false;    ///< another one than before is put on
+    bool anotherAfter = false; ///< and once the trail is done
+};
+
 /// Cutting one chunk.
 struct CutNow {
     std::size_t cuts = 0, byRuler = 0;
@@ -57,11 +69,12 @@ struct Now {
     ThreadId thread;                         ///< for stitching
     int left = 0;                            ///< pieces this tread still needs
     Caution caution = Caution::none;
-    std::optional<PlacementStep> lay; ///< where the piece goes, for laying
-    std::optional<PressNow> press{};  ///< for What::press
-    std::optional<EdgeTest> test{};   ///< where, for testing one piece
-    std::optional<CutNow> cut{};      ///< for clean cutting
-    std::optional<Pen> pen{};         ///< for drawing marks
+    std::optional<PlacementStep> lay;  ///< where the piece goes, for laying
+    std::optional<PressNow> press{};   ///< for What::press
+    std::optional<StitchNow> stitch{}; ///< for What::stitch
+    std::optional<EdgeTest> test{};    ///< where, for testing one piece
+    std::optional<CutNow> cut{};       ///< for clean cutting
+    std::optional<Pen> pen{};          ///< for drawing marks
 };
 
 /// What is known of a block. The functions are asked only when it matters.

@@ -1,0 +1,27 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The thread and the time that a stitching plan takes.
+#pragma once
+
+#include "core/plan/stitch/stitch_plan.hpp"
+
+namespace up::plan {
+
+struct ThreadUse {
+    ThreadId thread;
+    measure::Length needle, bobbin;
+};
+
+struct StitchAmounts {
+    std::vector<ThreadUse> threads; ///< in the order in which they are put on first
+    int stitches = 0;
+    double minutes = 0; ///< with changes of thread and knots
+};
+
+/// Of all that is not stitched yet.
+[[nodiscard]] StitchAmounts amountsOf(const quilt::Block& block, const BlockPlan& plan,
+                                      const StitchPlan& stitching);
+
+/// Background and pieces under the needle along a run, its own piece among them: in the middle of it.
+[[nodiscard]] int layersUnder(const quilt::Block& block, const BlockPlan& plan, const StitchRun& run);
+
+} // namespace up::plan

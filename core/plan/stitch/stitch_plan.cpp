@@ -1,0 +1,189 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/plan/stitch/stitch_plan.hpp"
+
+#include "core/shape/stretches.hpp"
+#include "core/stack/showing.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace up::plan {
+namespace {
+
+using quilt::Piece;
+using shape::Polyline;
+
+constexpr double sameLine = 0.6; // mm: a run that was stitched, though its neighbours have moved a hair
+
+/// What is stitched of the pieces of a block, as the engine takes it.
+class Gathered {
+public:
+    Gathered(const quilt::Block& block, const BlockPlan& plan)
+        : m_block(block), m_finished(shape::rectangle(quilt::finishedBox(block))) {
+        for (std::size_t i = 0; i < block.pieces.size(); ++i) {
+            const auto dotted = alongDotted(block.pieces[i]);
+            for (const auto& edge : plan.visibleEdges[i])
+                add(i, true, edge, dotted);
+            if (!block.pieces[i].marksStitched) continue;
+            for (const auto& mark : *block.pieces[i].marks)
+                add(i, false, flattened(transformed(mark, placing(block.pieces[i]))), plan.cover[i]);
+        }
+    }
+    [[nodiscard]] const std::vector<stitch::Line>& lines() const { return m_lines; }
+
+private:
+    void add(std::size_t piece, bool isEdge, const Polyline& line, const shape::Region& without) {
+        std::vector<Polyline> parts{line};
+        const auto box = quilt::finishedBox(m_block);
+        if (!std::all_of(line.begin(), line.end(), [&](shape::Point p) { return box.holds(p); }))
+            parts = stack::joined(shape::inside(line, m_finished));
+        for (const auto& part : parts)
+            for (auto& rest : without.isEmpty() ? std::vector<Polyline>{part}
+                                                : stack::joined(shape::outside(part, without)))
+                m_lines.push_back({std::move(rest), piece, isEdge, threadOf(piece), passesOf(piece)});
+    }
+    [[nodiscard]] int threadOf(std::size_t piece) const {
+        return static_cast<int>(m_block.pieces[piece].thread.value);
+    }
+    [[nodiscard]] std::vector<int> passesOf(std::size_t piece) const {
+        const auto& stitch = stitchOf(m_block, m_block.pieces[piece]);
+        std::vector<int> out{stitch.passes};
+        if (stitch.mayBe && *stitch.mayBe != stitch.passes) out.push_back(*stitch.mayBe);
+        return out;
+    }
+
+    const quilt::Block& m_block;
+    shape::Region m_finished;
+    std::vector<stitch::Line> m_lines;
+};
+
+/// With points so close to each other that those between its corners count too.
+shape::Contour openLine(const Polyline& line) {
+    constexpr double apart = 3; // mm
+    Polyline close{line.front()};
+    for (std::size_t i = 1; i < line.size(); ++i) {
+        const auto way = line[i] - line[i - 1];
+        const int parts =
+            std::max(1, static_cast<int>(std::ceil(shape::distance(line[i - 1], line[i]) / apart)));
+        for (int k = 1; k <= parts; ++k)
+            close.push_back(line[i - 1] + way * (static_cast<double>(k) / parts));
+    }
+    auto out = shape::contourThrough(close);
+    out.closed = false;
+    return out;
+}
+
+/// How often it was stitched along there.
+int timesSewn(const Piece& piece, const std::vector<shape::Contour>& sewn, const StitchRun& run) {
+    if (piece.work.step == quilt::Step::stitched) return run.allowed.front();
+    const auto line = openLine(run.line);
+    return static_cast<int>(std::count_if(sewn.begin(), sewn.end(), [&](const shape::Contour& stretch) {
+        return shape::liesAlong(line, {stretch}, sameLine);
+    }));
+}
+
+std::vector<StitchRun> runsFor(const quilt::Block& block, const std::vector<stitch::Line>& lines,
+                               const stitch::Runs& runs) {
+    std::vector<std::vector<shape::Contour>> sewn; // by piece
+    for (const auto& piece : block.pieces) {
+        auto& own = sewn.emplace_back();
+        for (const auto& stretch : *piece.sewn)
+            own.push_back(transformed(stretch, placing(piece)));
+    }
+    std::vector<StitchRun> out;
+    for (const auto& run : runs.runs) {
+        const auto& line = lines[run.line];
+        const auto& piece = block.pieces[line.piece];
+        out.push_back({piece.id, piece.thread, line.isEdge, run.points, run.closed, line.passes});
+        out.back().sewn = timesSewn(piece, sewn[line.piece], out.back());
+        out.back().sewnBefore = out.back().sewn;
+    }
+    return out;
+}
+
+/// The same runs, of which none is stitched less often than it was when they were planned.
+bool isStillPlanned(const StitchPlan& before, const std::vector<StitchRun>& now, measure::Length jump) {
+    return before.mayJump == jump && std::equal(now.begin(), now.end(), before.runs.begin(),
+                                                before.runs.end(), [](auto a, const auto& b) {
+                                                    if (a.sewn < b.sewnBefore) return false;
+                                                    a.sewnBefore = b.sewnBefore, a.passes = b.passes,
+                                                    a.sewn = b.sewn;
+                                                    return a == b;
+                                                });
+}
+
+/// Passes that are still to come; none: it is done.
+std::vector<int> stillToSew(const StitchRun& run) {
+    std::vector<int> out;
+    for (const int passes : run.allowed) {
+        if (passes <= run.sewn) return {};
+        out.push_back(passes - run.sewn);
+    }
+    return out;
+}
+
+} // namespace
+
+const quilt::EdgeStitch& stitchOf(const quilt::Block& block, const Piece& piece) {
+    return piece.edge ? *piece.edge : block.edge;
+}
+
+StitchPlan planStitching(const quilt::Block& block, const BlockPlan& plan, const StitchPlan* before) {
+    auto lines = Gathered(block, plan).lines();
+    auto runs = stitch::runsOf(lines, {plan.regions, plan.above}, block.jump.mm());
+    auto now = runsFor(block, lines, runs);
+    if (before && isStillPlanned(*before, now, block.jump)) {
+        auto out = *before;
+        for (std::size_t i = 0; i < now.size(); ++i)
+            out.runs[i].sewn = now[i].sewn;
+        return out;
+    }
+    StitchPlan out;
+    out.mayJump = block.jump;
+    std::vector<bool> done;
+    std::vector<stitch::Line> left; // a line for each run: some are stitched once already
+    for (std::size_t i = 0; i < now.size(); ++i) {
+        left.push_back(lines[runs.runs[i].line]);
+        const auto passes = stillToSew(now[i]);
+        done.push_back(passes.empty());
+        if (!passes.empty()) left.back().passes = passes;
+        runs.runs[i].line = i;
+    }
+    auto way = stitch::stitchingOf(runs, left, done, {quilt::finishedBox(block), block.jump.mm()});
+    for (const auto& trail : way.trails)
+        for (const auto& step : trail.steps)
+            if (const auto* stitched = std::get_if<stitch::Stitched>(&step)) ++now[stitched->run].passes;
+    out.runs = std::move(now);
+    out.before = std::move(runs.before);
+    out.trails = std::move(way.trails);
+    out.threadChanges = way.threadChanges;
+    out.jump = measure::Length::ofMm(way.jump);
+    out.fewest = way.fewestChanges;
+    out.fewestTies = way.fewestTies;
+    out.leastTies = way.leastTies;
+    return out;
+}
+
+std::vector<PieceId> StitchPlan::order() const {
+    std::vector<PieceId> out;
+    for (const auto& trail : trails)
+        for (const auto& step : trail.steps)
+            if (const auto* stitched = std::get_if<stitch::Stitched>(&step)) {
+                const auto piece = runs[stitched->run].piece;
+                if (!runs[stitched->run].isDone() && std::find(out.begin(), out.end(), piece) == out.end())
+                    out.push_back(piece);
+            }
+    return out;
+}
+
+StitchPlan::Left StitchPlan::leftOf(PieceId piece) const {
+    Left out;
+    for (const auto& run : runs) {
+        if (run.piece != piece) continue;
+        out.all = out.all + run.length();
+        if (!run.isDone()) out.open = out.open + run.length();
+    }
+    return out;
+}
+
+} // namespace up::plan

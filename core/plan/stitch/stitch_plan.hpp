@@ -1,0 +1,58 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A block through the stitching engine: what is stitched, the way of the needle, with which thread.
+#pragma once
+
+#include "core/plan/block/block_plan.hpp"
+#include "core/stitch/stitching.hpp"
+
+namespace up::plan {
+
+/// A stretch of what shows of a piece's edge, or of a mark on it.
+struct StitchRun {
+    PieceId piece;
+    ThreadId thread;
+    bool isEdge = true;
+    shape::Polyline line; ///< on the block, mm; a closed one repeats its first point
+    bool closed = false;
+    std::vector<int> allowed{1}; ///< how often it may be stitched in all, what is liked best first
+    int sewnBefore = 0;          ///< so often it was when this was planned
+    int passes = 0;              ///< in the trails
+    int sewn = 0;                ///< so often it is now
+    [[nodiscard]] bool isDone() const { return sewn >= sewnBefore + passes; }
+    bool operator==(const StitchRun&) const = default;
+    [[nodiscard]] measure::Length length() const { return measure::Length::ofMm(shape::lengthOf(line)); }
+};
+
+struct StitchPlan {
+    std::vector<StitchRun> runs;
+    std::vector<stitch::Before> before;
+    std::vector<stitch::Trail>
+        trails;              ///< as they are stitched; of runs that were not done when it was planned
+    measure::Length mayJump; ///< that was allowed
+    int threadChanges = 0;
+    measure::Length jump; ///< in all
+    bool fewest = true;   ///< no fewer thread changes will do
+    bool fewestTies = true;
+    int leastTies = 0; ///< no way with these turns has fewer
+
+    /// Pieces that are not stitched all round, in the order in which the needle comes to them.
+    [[nodiscard]] std::vector<PieceId> order() const;
+    /// What is to be stitched of a piece still, and in all, once along it.
+    struct Left {
+        measure::Length open, all;
+    };
+    [[nodiscard]] Left leftOf(PieceId piece) const;
+};
+
+/// Its own stitch, or the block's.
+[[nodiscard]] const quilt::EdgeStitch& stitchOf(const quilt::Block& block, const quilt::Piece& piece);
+
+/// Every edge that shows within the finished block and isn't dotted, and marks that are stitched. `before`: as it was
+/// planned; while nothing has changed but that more is stitched, the trails stay.
+[[nodiscard]] StitchPlan planStitching(const quilt::Block& block, const BlockPlan& plan,
+                                       const StitchPlan* before = nullptr);
+
+/// Thread for a satin or blanket edge, needle and bobbin together, as a multiple of the seam. From memory.
+inline constexpr int threadPerSeam = 3;
+
+} // namespace up::plan

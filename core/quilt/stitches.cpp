@@ -1,0 +1,29 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/quilt/stitches.hpp"
+
+namespace up::quilt {
+
+using measure::Length;
+
+Length usualLength(StitchKind kind) {
+    switch (kind) {
+    case StitchKind::satin: return Length::ofMm(0.4);
+    case StitchKind::zigzag: return Length::ofMm(1);
+    case StitchKind::blanket: return Length::ofMm(2.5);
+    case StitchKind::straight:
+    case StitchKind::sketched:
+    case StitchKind::allOver:
+    case StitchKind::scribble: return Length::ofMm(25.4 / 11); // eleven to the inch
+    case StitchKind::decorative: return Length::ofMm(2);
+    case StitchKind::whip: return Length::ofMm(2);
+    case StitchKind::blind: return Length::ofMm(3);
+    case StitchKind::handBlanket: return Length::ofMm(4);
+    }
+    return {};
+}
+
+bool isByHand(StitchKind kind) {
+    return kind == StitchKind::whip || kind == StitchKind::blind || kind == StitchKind::handBlanket;
+}
+
+} // namespace up::quilt

@@ -1,0 +1,51 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// How an edge is stitched.
+#pragma once
+
+#include "core/base/names.hpp"
+#include "core/measure/length.hpp"
+
+#include <cstdint>
+#include <optional>
+
+namespace up::quilt {
+
+enum class StitchKind : std::uint8_t {
+    satin,
+    zigzag,
+    blanket,
+    straight,   ///< inside the edge
+    sketched,   ///< straight, several times round with the lines a little apart
+    decorative, ///< a repeat of the machine's
+    scribble,   ///< free-motion, to and fro over the edge
+    whip,       ///< by hand, as the next two
+    blind,
+    handBlanket,
+    allOver ///< quilting across the whole block holds the edges down
+};
+constexpr auto keysOf(StitchKind) {
+    return std::to_array<std::string_view>({"satin", "zigzag", "blanket", "straight", "sketched",
+                                            "decorative", "scribble", "whip", "blind", "handBlanket",
+                                            "allOver"});
+}
+
+/// How edges are to be stitched.
+struct EdgeStitch {
+    StitchKind kind = StitchKind::satin;
+    /// Across: the swing of the stitch; of a straight stitch, how far inside the edge it runs.
+    measure::Length width = measure::Length::ofInches(3, 32);
+    std::optional<measure::Length> length{}; ///< from stitch to stitch; none: as is usual for the kind
+    int passes = 1;                          ///< how often each stretch is stitched
+    std::optional<int> mayBe{};              ///< or so often, where that saves a knot
+    bool operator==(const EdgeStitch&) const = default;
+};
+
+/// What the machine is set to, or the hand does, when nothing else is said. Source: common practice.
+[[nodiscard]] measure::Length usualLength(StitchKind kind);
+[[nodiscard]] inline measure::Length lengthOf(const EdgeStitch& stitch) {
+    return stitch.length.value_or(usualLength(stitch.kind));
+}
+/// By hand, not with the machine.
+[[nodiscard]] bool isByHand(StitchKind kind);
+
+} // namespace up::quilt

@@ -1,0 +1,34 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Which thread is on when: as few changes as the order of what lies on what allows.
+#pragma once
+
+#include <cstddef>
+#include <utility>
+#include <vector>
+
+namespace up::stitch {
+
+struct TurnsJob {
+    std::vector<int> thread; ///< of each thing that is stitched at once, any numbers
+    std::vector<std::pair<std::size_t, std::size_t>> before; ///< the first before the second; no circles
+};
+
+struct Turn {
+    int thread = 0;
+    std::vector<std::size_t> things; ///< stitched while it is on, each after what it waits for
+};
+
+struct Turns {
+    std::vector<Turn> turns;
+    bool fewest = true; ///< proved; false when the search was cut short
+};
+
+/// As few turns as can be. Where a thread is on, all that may be stitched with it is. Errors: none; pairs that name
+/// what is not there are left out, and of what waits in a circle nothing is stitched.
+/// Method: A* over threads put on, whose state is what is done; no way is shorter than, for each thread, the most often
+/// that it must be put on along a chain of things that wait for each other. Cut short by counting, so that the answer
+/// is the same everywhere; then whichever thread leaves least to do is put on next. Source: Hart, Nilsson & Raphael, "A
+/// Formal Basis for the Heuristic Determination of Minimum Cost Paths", 1968.
+[[nodiscard]] Turns turnsOf(const TurnsJob& job);
+
+} // namespace up::stitch

@@ -1,0 +1,116 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/random.hpp"
+#include "core/stitch/later.hpp"
+#include "core/stitch/turns.hpp"
+
+#include <algorithm>
+#include <gtest/gtest.h>
+#include <numeric>
+
+namespace up::stitch {
+namespace {
+
+std::vector<std::size_t> orderOf(const Turns& turns) {
+    std::vector<std::size_t> out;
+    for (const auto& turn : turns.turns)
+        out.insert(out.end(), turn.things.begin(), turn.things.end());
+    return out;
+}
+
+int changesOf(const TurnsJob& job, const std::vector<std::size_t>& order) {
+    int changes = 0;
+    for (std::size_t i = 1; i < order.size(); ++i)
+        changes += job.thread[order[i]] != job.thread[order[i - 1]];
+    return changes;
+}
+
+bool keepsOrder(const TurnsJob& job, const std::vector<std::size_t>& order) {
+    const auto at = [&](std::size_t thing) {
+        return std::find(order.begin(), order.end(), thing) - order.begin();
+    };
+    return std::all_of(job.before.begin(), job.before.end(),
+                       [&](const auto& pair) { return at(pair.first) < at(pair.second); });
+}
+
+TurnsJob randomJob(Random& random, std::size_t things, int threads, std::size_t oneIn) {
+    TurnsJob job;
+    for (std::size_t i = 0; i < things; ++i)
+        job.thread.push_back(static_cast<int>(random.below(static_cast<std::size_t>(threads))));
+    for (std::size_t i = 0; i < things; ++i)
+        for (std::size_t j = i + 1; j < things; ++j)
+            if (random.below(oneIn) == 0) job.before.emplace_back(i, j);
+    return job;
+}
+
+TEST(TurnsOf, GroupsOneThreadWhenNothingMinds) {
+    const auto turns = turnsOf({{1, 2, 1, 2, 1}, {}});
+    EXPECT_EQ(turns.turns.size(), 2U);
+    EXPECT_EQ(turns.turns[0].things.size() + turns.turns[1].things.size(), 5U);
+}
+
+TEST(TurnsOf, StitchesTheLowerBeforeTheUpper) {
+    // A lower piece of the second thread must come before an upper one of the first.
+    const auto turns = turnsOf({{1, 2, 1}, {{1, 2}}});
+    EXPECT_EQ(orderOf(turns), (std::vector<std::size_t>{1, 0, 2}));
+    EXPECT_EQ(turns.turns.size(), 2U);
+}
+
+TEST(TurnsOf, FindsTheFewestChangesOfAllOrders) {
+    Random random(51);
+    for (int round = 0; round < 60; ++round) {
+        const auto job = randomJob(random, 7, 3, 4);
+        std::vector<std::size_t> order(7);
+        std::iota(order.begin(), order.end(), 0);
+        int fewest = 99;
+        do {
+            if (keepsOrder(job, order)) fewest = std::min(fewest, changesOf(job, order));
+        } while (std::next_permutation(order.begin(), order.end()));
+        const auto turns = turnsOf(job);
+        EXPECT_TRUE(turns.fewest);
+        EXPECT_EQ(static_cast<int>(turns.turns.size()) - 1, fewest) << round;
+        EXPECT_TRUE(keepsOrder(job, orderOf(turns)));
+    }
+}
+
+TEST(TurnsOf, KeepsTheOrderEvenWhenTheSearchIsCutShort) {
+    Random random(52);
+    const auto job = randomJob(random, 400, 20, 60);
+    const auto turns = turnsOf(job);
+    const auto order = orderOf(turns);
+    EXPECT_FALSE(turns.fewest) << "it was not so hard: nothing is tested";
+    EXPECT_EQ(order.size(), 400U);
+    EXPECT_TRUE(keepsOrder(job, order));
+    EXPECT_EQ(changesOf(job, order) + 1, static_cast<int>(turns.turns.size()));
+}
+
+TEST(TurnsOf, LeavesOutWhatWaitsForItself) {
+    const auto turns = turnsOf({{1, 1, 2}, {{0, 1}, {1, 0}, {9, 2}}});
+    EXPECT_EQ(orderOf(turns), (std::vector<std::size_t>{2}));
+    EXPECT_TRUE(turnsOf({}).turns.empty());
+}
+
+/// A part that might go with a later turn goes there when that saves a trail, and not when something waits for it.
+TEST(WithPutOff, JoinsWhatBelongsTogether) {
+    const std::vector<Turn> turns{{1, {0, 1}}, {2, {2}}, {1, {3}}};
+    // 1 and 3 take one trail together.
+    const TiesOf ties = [](const std::vector<std::size_t>& things) {
+        const auto has = [&](std::size_t k) {
+            return std::find(things.begin(), things.end(), k) != things.end();
+        };
+        return static_cast<int>(things.size()) - (has(1) && has(3) ? 1 : 0);
+    };
+    const PartsOf parts = [](const std::vector<std::size_t>& things) {
+        std::vector<std::vector<std::size_t>> out;
+        for (const auto thing : things)
+            out.push_back({thing});
+        return out;
+    };
+    const auto later = withPutOff(turns, {}, ties, parts);
+    EXPECT_EQ(later[0].things, (std::vector<std::size_t>{0}));
+    EXPECT_EQ(later[2].things, (std::vector<std::size_t>{3, 1}));
+    const auto waiting = withPutOff(turns, {{1, 2}}, ties, parts);
+    EXPECT_EQ(waiting[0].things, (std::vector<std::size_t>{0, 1})) << "2 waits for it";
+}
+
+} // namespace
+} // namespace up::stitch

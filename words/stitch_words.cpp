@@ -1,0 +1,109 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "words/stitch_words.hpp"
+
+#include "core/measure/say.hpp"
+#include "words/now_words.hpp"
+#include "words/sentences.hpp"
+#include "words/translated.hpp"
+
+#include <algorithm>
+
+namespace up::words {
+namespace {
+
+std::string nearWords(measure::Length length, measure::System units) {
+    return units == measure::System::inches ? measure::fraction(length) + " in" : measure::sayMetric(length);
+}
+
+} // namespace
+
+using quilt::StitchKind;
+
+std::string stitchName(StitchKind kind) {
+    switch (kind) {
+    case StitchKind::satin: return tr("Satin");
+    case StitchKind::zigzag: return tr("Zigzag");
+    case StitchKind::blanket: return tr("Blanket");
+    case StitchKind::straight: return tr("Straight, inside the edge");
+    case StitchKind::sketched: return tr("Sketched: straight, several times round");
+    case StitchKind::decorative: return tr("Decorative: a feather");
+    case StitchKind::scribble: return tr("Scribble over the edge, free-motion");
+    case StitchKind::whip: return tr("Whip stitch by hand");
+    case StitchKind::blind: return tr("Blind stitch by hand");
+    case StitchKind::handBlanket: return tr("Blanket stitch by hand");
+    case StitchKind::allOver: return tr("Quilting all over, no edges");
+    }
+    return {};
+}
+
+std::string threadWords(const quilt::Quilt& quilt, ThreadId id) {
+    const auto* thread = find(quilt.threads, id);
+    return thread ? said(N_("{0} thread"), {thread->name}) : std::string(tr("no thread yet"));
+}
+
+std::string legWords(const quilt::Quilt& quilt, const quilt::Block& block, const plan::StitchRun& run,
+                     int times) {
+    const auto piece = piecesWords(block, {run.piece});
+    const auto length = nearWords(run.length(), quilt.units);
+    const auto along =
+        said(run.isEdge ? N_("along {0}, {1}") : N_("along a mark on {0}, {1}"), {piece, length});
+    if (times == 1) return along;
+    return said(run.closed ? N_("{0}, {1} times round") : N_("{0}, {1} times to and fro"),
+                {along, std::to_string(times)});
+}
+
+namespace {
+
+std::string stabiliserWords(const quilt::EdgeStitch& stitch) {
+    switch (stitch.kind) {
+    case StitchKind::satin:
+    case StitchKind::zigzag:
+    case StitchKind::decorative:
+        return std::string(" ") + tr("Tear-away stabiliser or batting beneath, or it puckers.");
+    case StitchKind::blanket:
+    case StitchKind::straight:
+    case StitchKind::sketched:
+    case StitchKind::scribble:
+    case StitchKind::whip:
+    case StitchKind::blind:
+    case StitchKind::handBlanket:
+    case StitchKind::allOver: return "";
+    }
+    return "";
+}
+
+} // namespace
+
+std::string knotWords(plan::Knot knot) {
+    switch (knot) {
+    case plan::Knot::covered: return tr("where it is stitched over later");
+    case plan::Knot::inSeam: return tr("in the seam allowance");
+    case plan::Knot::meets: return tr("where its ends meet");
+    case plan::Knot::shows: return tr("where the knot shows");
+    }
+    return {};
+}
+
+LegSaid legSaid(const quilt::Quilt& quilt, const quilt::Block& block, const plan::StitchNow& now) {
+    LegSaid out;
+    out.what = said(N_("Stitch {0}."), {legWords(quilt, block, now.run, now.leg.times)});
+    if (now.at.leg == 0) {
+        if (now.newThread) out.because += said(N_("Put on {0}. "), {threadWords(quilt, now.run.thread)});
+        out.because += said(N_("Begin at the dot, {0}."), {knotWords(now.begin)});
+        if (now.at.trail == 0)
+            out.because += stabiliserWords(plan::stitchOf(block, the(block.pieces, now.run.piece)));
+    } else if (now.leg.before.empty()) {
+        out.because += tr("Go on with the needle down: lift the foot, turn the block.");
+    } else {
+        const bool seam = std::any_of(now.leg.before.begin(), now.leg.before.end(),
+                                      [](const auto& travel) { return travel.throughSeam; });
+        out.because += seam ? tr("Go on through the seam allowance: nothing is tied there.")
+                            : tr("Lift the foot and go across: the thread between is snipped at the end.");
+    }
+    if (now.at.leg + 1 < now.legs) return out;
+    out.because += std::string(" ") + said(N_("Tie off at its end, {0}."), {knotWords(now.end)});
+    if (now.anotherAfter) out.because += std::string(" ") + tr("Then another thread.");
+    return out;
+}
+
+} // namespace up::words

@@ -1,0 +1,28 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Stitching in words.
+#pragma once
+
+#include "core/plan/work/now_plan.hpp"
+
+#include <string>
+
+namespace up::words {
+
+/// "Satin".
+[[nodiscard]] std::string stitchName(quilt::StitchKind kind);
+/// "iron grey thread"; "no thread yet".
+[[nodiscard]] std::string threadWords(const quilt::Quilt& quilt, ThreadId thread);
+/// "along 3 leg, 2 1/4 in, 3 times to and fro".
+[[nodiscard]] std::string legWords(const quilt::Quilt& quilt, const quilt::Block& block,
+                                   const plan::StitchRun& run, int times);
+/// "in the seam allowance".
+[[nodiscard]] std::string knotWords(plan::Knot knot);
+
+/// What is said of the leg that is next: what to do, and how to get there and on.
+struct LegSaid {
+    std::string what, because;
+};
+[[nodiscard]] LegSaid legSaid(const quilt::Quilt& quilt, const quilt::Block& block,
+                              const plan::StitchNow& now);
+
+} // namespace up::words
