@@ -31,9 +31,6 @@ void flags(benchmark::State& s) {
 void trace(benchmark::State& s) {
     perBlock(s, [](auto& d) { benchmark::DoNotOptimize(d.trace()); });
 }
-void stitch(benchmark::State& s) {
-    perBlock(s, [](auto& d) { benchmark::DoNotOptimize(d.stitch()); });
-}
 /// Run aside in the window; here for comparison.
 void checks(benchmark::State& state) {
     const auto& block = quilt.blocks[static_cast<std::size_t>(state.range(0))];
@@ -53,7 +50,7 @@ int main(int count, char** words) {
     quilt = std::move(*read);
     using Work = void (*)(benchmark::State&);
     const std::pair<const char*, Work> works[] = {
-        {"stack", stack}, {"flags", flags}, {"trace", trace}, {"stitch", stitch}, {"checks", checks}};
+        {"stack", stack}, {"flags", flags}, {"trace", trace}, {"checks", checks}};
     for (const auto& [name, work] : works)
         benchmark::RegisterBenchmark(name, work)
             ->DenseRange(0, static_cast<int>(quilt.blocks.size()) - 1, 4)

@@ -92,7 +92,7 @@ Bytes stitch(const Words& words) {
     const auto& block = opened->chosen();
     const auto blockPlan = plan::planBlock(block);
     const auto plan = plan::planStitching(block, blockPlan);
-    const auto amounts = plan::amountsOf(block, blockPlan, plan);
+    const auto amounts = plan::amountsOf(block, blockPlan, plan, opened->quilt.threads);
     const StitchWriter writer(opened->quilt, block, plan);
     const Json out{{"format", "upstairs-stitching"},
                    {"version", 2},

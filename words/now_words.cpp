@@ -53,6 +53,7 @@ public:
                    "is to run."),
                 tr("Find cloth"), ""};
         case What::step: return step();
+        case What::findWays: return {tr("Finding the way of the needle…"), "", tr("One moment"), ""};
         case What::findPresses: return {tr("Finding where the iron goes…"), "", tr("One moment"), ""};
         case What::press: return press(*m_now.press);
         case What::stitch: return stitch();

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "words/stitch_words.hpp"
 
+#include "core/base/text.hpp"
 #include "core/measure/say.hpp"
 #include "words/now_words.hpp"
 #include "words/sentences.hpp"
@@ -32,6 +33,32 @@ std::string stitchName(StitchKind kind) {
     case StitchKind::blind: return tr("Blind stitch by hand");
     case StitchKind::handBlanket: return tr("Blanket stitch by hand");
     case StitchKind::allOver: return tr("Quilting all over, no edges");
+    }
+    return {};
+}
+
+std::string stitchAdvice(StitchKind kind) {
+    switch (kind) {
+    case StitchKind::satin:
+    case StitchKind::zigzag:
+        return tr("Stabiliser or batting beneath. At an outer corner turn with the needle down outside the "
+                  "piece, at an "
+                  "inner one inside it; narrower towards a tip.");
+    case StitchKind::blanket:
+        return tr("The straight part runs just outside the edge. Turn with the needle down outside, one bite "
+                  "into the "
+                  "corner.");
+    case StitchKind::straight: return tr("Turn with the needle down, as far inside as the stitch runs.");
+    case StitchKind::sketched: return tr("Several lines a little apart, in dark thread: they need not meet.");
+    case StitchKind::decorative: return tr("Stabiliser beneath; end with a whole repeat at a corner.");
+    case StitchKind::scribble: return tr("Feed dogs down, loops over the edge; batting beneath.");
+    case StitchKind::whip:
+        return tr("Small slanted stitches over the edge, closer at tips and inner corners.");
+    case StitchKind::blind:
+        return tr("The needle goes along inside the fold and comes up for a thread or two.");
+    case StitchKind::handBlanket: return tr("One bite into each corner; the loop lies on the edge.");
+    case StitchKind::allOver:
+        return tr("The quilting lines hold the edges down; they are no longer than the batting allows.");
     }
     return {};
 }
@@ -82,6 +109,28 @@ std::string knotWords(plan::Knot knot) {
     case plan::Knot::shows: return tr("where the knot shows");
     }
     return {};
+}
+
+std::string knotsWords(plan::Knot begin, plan::Knot end) {
+    if (begin == plan::Knot::meets) return tr("its knot where the ends meet");
+    const auto show = static_cast<std::size_t>((begin == plan::Knot::shows) + (end == plan::Knot::shows));
+    return show == 0 ? std::string(tr("no knot shows")) : said(N2_("{0} knot shows", "{0} knots show"), show);
+}
+
+std::string useWords(const quilt::Quilt& quilt, const quilt::Block& block, const plan::ThreadUse& use) {
+    const auto metres = [](measure::Length length) { return plainNumber(length.mm() / 1000, 1); };
+    auto out = use.bobbin == measure::Length() ? said(N_("{0} m"), {metres(use.needle)})
+                                               : said(N_("{0} m on the needle, {1} m on the bobbin"),
+                                                      {metres(use.needle), metres(use.bobbin)});
+    const auto* thread = find(quilt.threads, use.thread);
+    if (thread && thread->spool &&
+        use.needle + use.bobbin > *thread->spool + thread->bobbin.value_or(measure::Length()))
+        out += std::string(". ") + tr("There is not as much of it.");
+    if (use.bobbinEnds)
+        out += std::string(". ") +
+               said(N_("The bobbin runs out in trail {0}, on {1}: wind one before."),
+                    {std::to_string(use.bobbinEnds->trail + 1), piecesWords(block, {use.bobbinEnds->piece})});
+    return out;
 }
 
 LegSaid legSaid(const quilt::Quilt& quilt, const quilt::Block& block, const plan::StitchNow& now) {

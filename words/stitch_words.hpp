@@ -2,6 +2,7 @@
 // Stitching in words.
 #pragma once
 
+#include "core/plan/stitch/stitch_amounts.hpp"
 #include "core/plan/work/now_plan.hpp"
 
 #include <string>
@@ -10,6 +11,8 @@ namespace up::words {
 
 /// "Satin".
 [[nodiscard]] std::string stitchName(quilt::StitchKind kind);
+/// What it needs, and what happens at its corners.
+[[nodiscard]] std::string stitchAdvice(quilt::StitchKind kind);
 /// "iron grey thread"; "no thread yet".
 [[nodiscard]] std::string threadWords(const quilt::Quilt& quilt, ThreadId thread);
 /// "along 3 leg, 2 1/4 in, 3 times to and fro".
@@ -17,6 +20,12 @@ namespace up::words {
                                    const plan::StitchRun& run, int times);
 /// "in the seam allowance".
 [[nodiscard]] std::string knotWords(plan::Knot knot);
+
+/// "no knot shows".
+[[nodiscard]] std::string knotsWords(plan::Knot begin, plan::Knot end);
+/// "iron grey thread: 12 m on the needle, 11 m on the bobbin", and where the bobbin will be empty.
+[[nodiscard]] std::string useWords(const quilt::Quilt& quilt, const quilt::Block& block,
+                                   const plan::ThreadUse& use);
 
 /// What is said of the leg that is next: what to do, and how to get there and on.
 struct LegSaid {

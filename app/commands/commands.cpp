@@ -54,7 +54,8 @@ void Commands::doNow() {
     case plan::What::step: return doStep(now.pieces, now.step);
     case plan::What::press: return m_presses.startOrPause();
     case plan::What::stitch: return m_sewing.legDone();
-    case plan::What::findPresses: return;
+    case plan::What::findPresses:
+    case plan::What::findWays: return;
     case plan::What::layOnCloth: return m_cloths.layOnCloth();
     case plan::What::putAway: return m_tracing.putAway();
     case plan::What::trim:

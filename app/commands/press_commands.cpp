@@ -52,8 +52,8 @@ const quilt::Pressing* PressCommands::leaflet() const {
 }
 
 std::optional<PressCommands::Ahead> PressCommands::ahead() const {
-    if (m_session.view() != View::fuse || !m_session.derived().knowsPressing()) return std::nullopt;
-    const auto plan = m_session.derived().pressing();
+    if (m_session.view() != View::fuse || !m_session.derived().pressing().isNewest()) return std::nullopt;
+    const auto* plan = m_session.derived().pressing().get();
     const auto next = plan ? plan->next() : std::nullopt;
     if (!next) return std::nullopt;
     const auto& stage = plan->stages[next->first];
@@ -76,7 +76,7 @@ void PressCommands::startOrPause() {
     }
     if (!leaflet() && !ahead()) return; // without a web there is no leaflet, but the plan has its seconds
     if (m_session.next().what == plan::What::findPresses ||
-        (m_session.view() == View::fuse && !m_session.derived().knowsPressing()))
+        (m_session.view() == View::fuse && !m_session.derived().pressing().isNewest()))
         return; // a moment more
     m_running = ahead();
     m_clock.start(seconds());
@@ -92,8 +92,8 @@ void PressCommands::record(double seconds) {
 }
 
 void PressCommands::stageDone() {
-    const auto plan = m_session.derived().pressing();
-    const auto next = plan && m_session.derived().knowsPressing() ? plan->next() : std::nullopt;
+    const auto* plan = m_session.derived().pressing().get();
+    const auto next = plan && m_session.derived().pressing().isNewest() ? plan->next() : std::nullopt;
     if (!next) return m_session.complain(tr("Nothing is left to be pressed here."));
     if (m_clock.isRunning()) m_clock.stop(), m_running.reset();
     auto stage = plan->stages[next->first];

@@ -7,11 +7,11 @@ namespace up::app {
 
 Workroom::Workroom(Surroundings around, Asker& asks)
     : m_around(std::move(around)), asker(asks), session(m_around.clock), checker(session), layout(session),
-      placements(session), pressing(session), scanner(m_around.scannedPage), imports(session, asker, scanner),
+      placements(session), planning(session), scanner(m_around.scannedPage), imports(session, asker, scanner),
       tracing(session, layout, asker), mending(session),
       stash(session, m_around.folder, m_around.autosaveDelay),
       cloths(session, mending, stash, asker, imports.reading()),
-      presses(session, stash, asker, imports.reading()), sewing(session),
+      presses(session, stash, asker, imports.reading()), sewing(session, asker),
       shelf(session, stash, asker, {tracing, cloths, presses, imports.reading()}),
       commands(session, layout, asker, imports, tracing, cloths, presses, sewing),
       sheets(session, asker, m_around.folder), shapes(session, asker), stack(session, mending, asker),

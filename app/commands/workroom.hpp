@@ -17,7 +17,7 @@
 #include "app/session/layout_job.hpp"
 #include "app/session/mending.hpp"
 #include "app/session/placement_job.hpp"
-#include "app/session/press_job.hpp"
+#include "app/session/plan_job.hpp"
 #include "app/session/stash_keeper.hpp"
 
 namespace up::app {
@@ -46,7 +46,7 @@ public:
     Checker checker;
     LayoutJob layout;
     PlacementJob placements;
-    PressJob pressing;
+    PlanJob planning;
     SampleScanner scanner;
     ImportCommands imports;
     TraceCommands tracing;

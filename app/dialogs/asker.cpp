@@ -16,6 +16,7 @@
 #include "app/dialogs/print_dialog.hpp"
 #include "app/dialogs/shape_dialog.hpp"
 #include "app/dialogs/size_dialog.hpp"
+#include "app/dialogs/stitch_dialog.hpp"
 #include "app/dialogs/stripes_dialog.hpp"
 #include "app/dialogs/supply_dialog.hpp"
 #include "app/dialogs/thread_dialog.hpp"
@@ -144,6 +145,11 @@ std::optional<ClothAnswer> DialogAsker::cloth(const ClothQuestion& question) {
 
 std::optional<IronAnswer> DialogAsker::iron(const IronQuestion& question) {
     IronDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<StitchAnswer> DialogAsker::stitch(const StitchQuestion& question) {
+    StitchDialog dialog(question, m_parent);
     return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
 }
 

@@ -11,6 +11,7 @@
 #include "app/questions/lighting.hpp"
 #include "app/questions/machining.hpp"
 #include "app/questions/printing.hpp"
+#include "app/questions/sewing.hpp"
 #include "app/questions/shaping.hpp"
 #include "app/questions/sizing.hpp"
 #include "app/questions/stashing.hpp"
@@ -76,6 +77,7 @@ public:
     virtual std::optional<FabricAnswer> fabrics(const FabricQuestion& question) = 0;
     virtual std::optional<ClothAnswer> cloth(const ClothQuestion& question) = 0;
     virtual std::optional<IronAnswer> iron(const IronQuestion& question) = 0;
+    virtual std::optional<StitchAnswer> stitch(const StitchQuestion& question) = 0;
     virtual std::optional<ThreadAnswer> thread(const quilt::Thread& thread) = 0;
     virtual std::optional<SupplyAnswer> supply(const quilt::Supply& supply, measure::System units) = 0;
     virtual bool yes(const QString& title, const QString& question, const QString& yesWords) = 0;
@@ -125,6 +127,7 @@ public:
     std::optional<FabricAnswer> fabrics(const FabricQuestion& question) override;
     std::optional<ClothAnswer> cloth(const ClothQuestion& question) override;
     std::optional<IronAnswer> iron(const IronQuestion& question) override;
+    std::optional<StitchAnswer> stitch(const StitchQuestion& question) override;
     std::optional<ThreadAnswer> thread(const quilt::Thread& thread) override;
     std::optional<SupplyAnswer> supply(const quilt::Supply& supply, measure::System units) override;
     bool yes(const QString& title, const QString& question, const QString& yesWords) override;

@@ -10,16 +10,17 @@ void Derived::reset(const quilt::Quilt* quilt, const quilt::Block* block) {
     fresh.m_known = std::move(m_known);
     fresh.m_judged = std::move(m_judged);
     fresh.m_traceBefore = m_trace ? std::move(m_trace) : std::move(m_traceBefore);
-    fresh.m_stitchBefore = m_stitch ? std::move(m_stitch) : std::move(m_stitchBefore);
     fresh.m_cuttingBefore = m_cutting ? std::move(m_cutting) : std::move(m_cuttingBefore);
     fresh.m_plans = std::move(m_plans);
     fresh.m_placements = std::move(m_placements);
     fresh.m_judgedPieces = std::move(m_judgedPieces);
     fresh.m_pressing = std::move(m_pressing);
-    fresh.m_pressedPieces = std::move(m_pressedPieces);
+    fresh.m_stitching = std::move(m_stitching);
     *this = std::move(fresh);
     m_quilt = quilt;
     m_block = block;
+    m_pressing.growOld(block);
+    m_stitching.growOld(block);
 }
 
 namespace {
@@ -129,33 +130,12 @@ const plan::CutPlan& Derived::cutting() {
     return *m_cutting;
 }
 
-const plan::StitchPlan& Derived::stitch() {
-    if (!m_stitch)
-        m_stitch = m_block
-                       ? plan::planStitching(*m_block, block(), m_stitchBefore ? &*m_stitchBefore : nullptr)
-                       : plan::StitchPlan{};
-    return *m_stitch;
-}
-
 namespace {
 bool areOf(const quilt::Block* block, const std::vector<PieceId>& pieces) {
     return block && std::equal(block->pieces.begin(), block->pieces.end(), pieces.begin(), pieces.end(),
                                [](const auto& piece, PieceId id) { return piece.id == id; });
 }
 } // namespace
-
-std::shared_ptr<const plan::PressPlan> Derived::pressing() const {
-    return areOf(m_block, m_pressedPieces) ? m_pressing : nullptr;
-}
-
-void Derived::setPressing(std::shared_ptr<const plan::PressPlan> pressing) {
-    m_pressing = std::move(pressing);
-    m_knowsPressing = true;
-    m_pressedPieces.clear();
-    if (!m_block) return;
-    for (const auto& piece : m_block->pieces)
-        m_pressedPieces.push_back(piece.id);
-}
 
 std::shared_ptr<const plan::Judgement> Derived::judgement() const {
     return areOf(m_block, m_judgedPieces) ? m_judged : nullptr;

@@ -35,6 +35,39 @@ struct PlacementQuestion {
 };
 [[nodiscard]] Placements placementsOf(const PlacementQuestion& question);
 
+/// What was last found out aside: it may be of the state before the last change. Nothing while nothing is known, or when
+/// pieces have come or gone since.
+template<class Plan> class Found {
+public:
+    [[nodiscard]] const Plan* get() const { return m_fits ? m_plan.get() : nullptr; }
+    [[nodiscard]] std::shared_ptr<const Plan> shared() const { return m_fits ? m_plan : nullptr; }
+    /// Of the state as it is.
+    [[nodiscard]] bool isNewest() const { return m_isNewest; }
+
+    void set(std::shared_ptr<const Plan> plan, const quilt::Block* block) {
+        m_plan = std::move(plan);
+        m_pieces = piecesOf(block);
+        m_isNewest = m_fits = true;
+    }
+    /// Something has changed.
+    void growOld(const quilt::Block* block) {
+        m_isNewest = false;
+        m_fits = m_plan && m_pieces == piecesOf(block);
+    }
+
+private:
+    static std::vector<PieceId> piecesOf(const quilt::Block* block) {
+        std::vector<PieceId> out;
+        if (block)
+            for (const auto& piece : block->pieces)
+                out.push_back(piece.id);
+        return out;
+    }
+    std::shared_ptr<const Plan> m_plan;
+    std::vector<PieceId> m_pieces; ///< of the block that it is of
+    bool m_isNewest = false, m_fits = false;
+};
+
 class Derived {
 public:
     /// Forgets what depends on the quilt; both outlive the next questions.
@@ -60,12 +93,9 @@ public:
     [[nodiscard]] const plan::BondPlan& bonding();
     /// What is to be cut out of the chunks.
     [[nodiscard]] const plan::CutPlan& cutting();
-    [[nodiscard]] const plan::StitchPlan& stitch();
-    /// Where the iron goes, as was last found out (aside, by `PressJob`): it may be of the state before the last
-    /// change. Null while nothing is known, or when pieces have come or gone since.
-    [[nodiscard]] std::shared_ptr<const plan::PressPlan> pressing() const;
-    [[nodiscard]] bool knowsPressing() const { return m_knowsPressing; } ///< of the newest state
-    void setPressing(std::shared_ptr<const plan::PressPlan> pressing);
+    /// Where the iron goes, and where the needle goes (aside, by `PlanJob`).
+    [[nodiscard]] Found<plan::PressPlan>& pressing() { return m_pressing; }
+    [[nodiscard]] Found<plan::StitchPlan>& stitching() { return m_stitching; }
     /// The plan of the block, to be handed to other threads.
     [[nodiscard]] std::shared_ptr<const plan::BlockPlan> sharedBlock();
     /// Where each piece's number stands best: deep inside what shows of it (or of all of it, when nothing
@@ -90,10 +120,8 @@ private:
     std::optional<std::vector<plan::TooClose>> m_tooClose;
     std::optional<plan::BondPlan> m_bonding;
     std::optional<plan::CutPlan> m_cutting, m_cuttingBefore;
-    std::optional<plan::StitchPlan> m_stitch, m_stitchBefore;
-    std::shared_ptr<const plan::PressPlan> m_pressing;
-    std::vector<PieceId> m_pressedPieces; ///< of the block that it is of
-    bool m_knowsPressing = false;
+    Found<plan::PressPlan> m_pressing;
+    Found<plan::StitchPlan> m_stitching;
     std::optional<std::vector<shape::Deepest>> m_spots;
     /// Found before, with what they were found in: most pieces look the same after a change.
     std::map<PieceId, std::pair<shape::Region, shape::Deepest>> m_known;

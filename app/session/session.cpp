@@ -132,6 +132,12 @@ void Session::showHeat(bool heat) {
     emit changed(Change::place);
 }
 
+void Session::showStitches(bool stitches) {
+    if (m_stitches == stitches) return;
+    m_stitches = stitches;
+    emit changed(Change::place);
+}
+
 void Session::searchStash(std::string text) {
     if (m_stashSearch == text) return;
     m_stashSearch = std::move(text);
@@ -146,7 +152,8 @@ plan::Now Session::next() {
         m_next = plan::nowOn(tread.value_or(plan::currentTread(*owner)), *owner,
                              {m_derived.block(), m_derived.trace(),
                               [this]() -> const plan::BondPlan& { return m_derived.bonding(); },
-                              [this]() -> const plan::StitchPlan& { return m_derived.stitch(); },
+                              m_view == View::stitch ? [this] { return m_derived.stitching().get(); }
+                                                     : std::function<const plan::StitchPlan*()>(),
                               m_view == View::fuse ? [this] { return m_derived.pressing().get(); }
                                                    : std::function<const plan::PressPlan*()>(),
                               [this]() -> const plan::CutPlan& { return m_derived.cutting(); }});
@@ -154,7 +161,13 @@ plan::Now Session::next() {
 }
 
 void Session::foundPressing(std::shared_ptr<const plan::PressPlan> pressing) {
-    m_derived.setPressing(std::move(pressing));
+    m_derived.pressing().set(std::move(pressing), block());
+    m_next.reset();
+    emit changed(Change::place);
+}
+
+void Session::foundStitching(std::shared_ptr<const plan::StitchPlan> stitching) {
+    m_derived.stitching().set(std::move(stitching), block());
     m_next.reset();
     emit changed(Change::place);
 }

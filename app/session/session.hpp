@@ -80,12 +80,17 @@ public:
     /// Fuse shows how much heat each place gets.
     [[nodiscard]] bool showsHeat() const { return m_heat; }
     void showHeat(bool heat);
+    /// Stitch shows every stitch as it will lie.
+    [[nodiscard]] bool showsStitches() const { return m_stitches; }
+    void showStitches(bool stitches);
 
     // --- what follows from the quilt
     [[nodiscard]] Derived& derived() { return m_derived; }
     [[nodiscard]] plan::Now next();
     /// Where the iron goes has been worked out, of the quilt as it is.
     void foundPressing(std::shared_ptr<const plan::PressPlan> pressing);
+    /// And where the needle goes.
+    void foundStitching(std::shared_ptr<const plan::StitchPlan> stitching);
 
     // --- edits
     /// False, with `trouble`, when the edit failed. `mergeKey` as in edit::History.
@@ -159,7 +164,7 @@ private:
     std::optional<plan::Now> m_next; ///< asked for several times after each change
     std::optional<Section> m_section;
     Luggage m_luggage;
-    bool m_turnedOver = false, m_templates = false, m_heat = false;
+    bool m_turnedOver = false, m_templates = false, m_heat = false, m_stitches = false;
     std::string m_stashSearch;
 };
 

@@ -187,7 +187,7 @@ ViewParts fuseParts(const Look& look) {
     ViewParts parts;
     auto panel = blockPanel(look, quilt::Step::laid, false);
     parts.rows.title = words::tr("To press and test");
-    const auto plan = look.derived.pressing();
+    const auto* plan = look.derived.pressing().get();
     if (plan) {
         panel.box = panel.box.grownBy(around);
         auto over = look.heat ? heatLayer(look, *plan) : ironLayer(look, *plan, panel.box);
@@ -205,7 +205,7 @@ ViewParts fuseParts(const Look& look) {
         if (const auto* stage = stageShown(*plan); stage && stage->fromBack && !look.heat)
             panel = fromBehind(look, std::move(panel));
     }
-    addPieceRows(look, plan.get(), parts.rows);
+    addPieceRows(look, plan, parts.rows);
     parts.scene.panels.push_back(std::move(panel));
     return parts;
 }

@@ -4,7 +4,10 @@
 #include "app/views/pieces.hpp"
 
 #include "app/look/look.hpp"
+#include "core/plan/stitch/stitch_amounts.hpp"
+#include "core/plan/stitch/stitch_kind.hpp"
 #include "core/sheet/figures.hpp"
+#include "core/stitch/stitches.hpp"
 #include "words/stitch_words.hpp"
 #include "words/translated.hpp"
 
@@ -27,7 +30,10 @@ std::vector<shape::Contour> lineOf(const StitchRun& run) {
 
 /// The trail that is next.
 const stitch::Trail* trailShown(const Look& look) {
-    return look.next.stitch ? &look.derived.stitch().trails[look.next.stitch->at.trail] : nullptr;
+    const auto* plan = look.derived.stitching().get();
+    return plan && look.next.stitch && look.next.stitch->at.trail < plan->trails.size()
+               ? &plan->trails[look.next.stitch->at.trail]
+               : nullptr;
 }
 
 void addQuiet(std::vector<sheet::Item>& items, const Look& look, const StitchRun& run) {
@@ -70,8 +76,8 @@ void addNumber(std::vector<sheet::Item>& items, const StitchRun& run, const Leg&
                                      true});
 }
 
-void addTrail(std::vector<sheet::Item>& items, const Look& look, const stitch::Trail& trail) {
-    const auto& plan = look.derived.stitch();
+void addTrail(std::vector<sheet::Item>& items, const Look& look, const StitchPlan& plan,
+              const stitch::Trail& trail) {
     const auto legs = plan::legsOf(plan, trail);
     const auto next = look.next.stitch->at.leg;
     for (const auto& leg : legs)
@@ -108,8 +114,28 @@ void addKnots(std::vector<sheet::Item>& items, const StitchPlan& plan, const sti
     items.push_back(sheet::Shape{{sheet::disc(begin, 2)}, look::brass, Pen{look::panel, 0.6}});
 }
 
-sheet::Layer wayLayer(const Look& look) {
-    const auto& plan = look.derived.stitch();
+/// Thread of 40 weight as it lies, mm; darker at its rims, so that stitches of the cloth's own colour are seen.
+constexpr double threadWidth = 0.22;
+
+/// Every stitch as it will lie, on what shows of the piece.
+sheet::Layer stitchLayer(const Look& look, const StitchPlan& plan) {
+    sheet::Layer layer{"stitches", {}, {}, quilt::cutBox(look.block)};
+    for (const auto& run : plan.runs) {
+        const auto at = static_cast<std::size_t>(quilt::numberOf(look.block, run.piece)) - 1;
+        const auto& edge = plan::stitchOf(look.block, look.block.pieces[at]);
+        const auto& piece = run.isEdge ? look.derived.block().regions[at] : shape::Region();
+        const auto stitches = stitch::stitchesAlong(run.line, plan::repeatOf(edge), piece);
+        const auto colour = threadColour(look.quilt, run.thread);
+        const auto lines = sheet::contoursOf(std::vector<shape::Polyline>{stitches});
+        layer.items.push_back(sheet::Shape{
+            lines, std::nullopt, Pen{look::mixed(colour, look::ink, 0.45), threadWidth * 1.7}, run.piece});
+        layer.items.push_back(sheet::Shape{
+            lines, std::nullopt, Pen{look::mixed(colour, look::panel, 0.12), threadWidth}, run.piece});
+    }
+    return layer;
+}
+
+sheet::Layer wayLayer(const Look& look, const StitchPlan& plan) {
     sheet::Layer layer{"edges", {}, {}, quilt::cutBox(look.block).grownBy(4)};
     const auto* trail = trailShown(look);
     std::set<std::size_t> strong;
@@ -119,24 +145,22 @@ sheet::Layer wayLayer(const Look& look) {
     for (std::size_t i = 0; i < plan.runs.size(); ++i)
         if (!strong.contains(i)) addQuiet(layer.items, look, plan.runs[i]);
     if (!trail) return layer;
-    addTrail(layer.items, look, *trail);
+    addTrail(layer.items, look, plan, *trail);
     addKnots(layer.items, plan, *trail);
     return layer;
 }
 
-std::string trailSaid(const Look& look, const std::vector<Leg>& legs, const stitch::Trail& trail) {
-    const auto& plan = look.derived.stitch();
+std::string trailSaid(const Look& look, const StitchPlan& plan, const std::vector<Leg>& legs,
+                      const stitch::Trail& trail) {
     double mm = 0;
     for (const auto& leg : legs)
         mm += plan.runs[leg.run].length().mm() * leg.times;
-    return words::said(N2_("{1} in one go: begins {2}, ends {3}", "{0} legs, {1}: begins {2}, ends {3}"),
-                       legs.size(),
-                       {near(look.quilt, mm), words::knotWords(plan::knotOf(plan, trail, true)),
-                        words::knotWords(plan::knotOf(plan, trail, false))});
+    return words::said(N2_("{1} in one go, {2}", "{0} legs, {1}, {2}"), legs.size(),
+                       {near(look.quilt, mm), words::knotsWords(plan::knotOf(plan, trail, true),
+                                                                plan::knotOf(plan, trail, false))});
 }
 
-void addLegRows(const Look& look, const std::vector<Leg>& legs, Rows& rows) {
-    const auto& plan = look.derived.stitch();
+void addLegRows(const Look& look, const StitchPlan& plan, const std::vector<Leg>& legs, Rows& rows) {
     for (std::size_t i = 0; i < legs.size(); ++i) {
         const auto& run = plan.runs[legs[i].run];
         Row row{words::said(N_("{0}: {1}"), {std::to_string(i + 1),
@@ -148,8 +172,7 @@ void addLegRows(const Look& look, const std::vector<Leg>& legs, Rows& rows) {
     }
 }
 
-void addTrailRows(const Look& look, Rows& rows) {
-    const auto& plan = look.derived.stitch();
+void addTrailRows(const Look& look, const StitchPlan& plan, Rows& rows) {
     for (std::size_t t = 0; t < plan.trails.size(); ++t) {
         const auto& trail = plan.trails[t];
         const auto legs = plan::legsOf(plan, trail);
@@ -157,12 +180,20 @@ void addTrailRows(const Look& look, Rows& rows) {
         const bool isNext = look.next.stitch && look.next.stitch->at.trail == t;
         Row row{words::said(N_("Trail {0}: {1}"),
                             {std::to_string(t + 1), words::threadWords(look.quilt, run.thread)}),
-                trailSaid(look, legs, trail), run.piece};
+                trailSaid(look, plan, legs, trail), run.piece};
         row.swatch = threadColour(look.quilt, run.thread);
         row.done = std::all_of(legs.begin(), legs.end(), [](const Leg& leg) { return leg.done; });
         row.next = isNext && legs.size() == 1;
         rows.rows.push_back(std::move(row));
-        if (isNext && legs.size() > 1) addLegRows(look, legs, rows);
+        if (isNext && legs.size() > 1) addLegRows(look, plan, legs, rows);
+    }
+}
+
+void addThreadRows(const Look& look, const plan::StitchAmounts& amounts, Rows& rows) {
+    for (const auto& use : amounts.threads) {
+        Row row{words::threadWords(look.quilt, use.thread), words::useWords(look.quilt, look.block, use), {}};
+        row.swatch = threadColour(look.quilt, use.thread);
+        rows.rows.push_back(std::move(row));
     }
 }
 
@@ -182,17 +213,33 @@ std::string titleOf(const Look& look, const StitchPlan& plan) {
 ViewParts stitchParts(const Look& look) {
     ViewParts parts;
     auto panel = blockPanel(look, quilt::Step::toTrace, false);
-    for (auto& item : panel.layers[1].items)
-        if (auto* shape = std::get_if<sheet::Shape>(&item)) shape->opacity = 0.35, shape->pen.reset();
-    panel.layers.insert(panel.layers.end() - 2, wayLayer(look)); // under what is chosen, and the numbers
-    if (const auto* trail = trailShown(look))
-        panel.caption = words::said(
-            N_("Trail {0} of {1}, {2}"),
-            {std::to_string(look.next.stitch->at.trail + 1), std::to_string(look.next.stitch->trails),
-             words::threadWords(look.quilt, ThreadId{static_cast<std::uint32_t>(trail->thread)})});
+    parts.rows.title = words::tr("To stitch");
+    const auto* plan = look.derived.stitching().get();
+    if (plan && look.stitches) {
+        panel.caption =
+            words::said(N_("{0}, every stitch as it will lie"), {words::stitchName(look.block.edge.kind)});
+        panel.layers.insert(panel.layers.end() - 2, stitchLayer(look, *plan));
+        panel.layers.pop_back(); // the numbers
+    } else {
+        for (auto& item : panel.layers[1].items)
+            if (auto* shape = std::get_if<sheet::Shape>(&item)) shape->opacity = 0.35, shape->pen.reset();
+    }
+    if (plan && !look.stitches) {
+        panel.layers.insert(panel.layers.end() - 2,
+                            wayLayer(look, *plan)); // under what is chosen, and the numbers
+        if (const auto* trail = trailShown(look))
+            panel.caption = words::said(
+                N_("Trail {0} of {1}, {2}"),
+                {std::to_string(look.next.stitch->at.trail + 1), std::to_string(look.next.stitch->trails),
+                 words::threadWords(look.quilt, ThreadId{static_cast<std::uint32_t>(trail->thread)})});
+    }
+    if (plan) {
+        parts.rows.title = titleOf(look, *plan);
+        addTrailRows(look, *plan, parts.rows);
+        addThreadRows(look, plan::amountsOf(look.block, look.derived.block(), *plan, look.quilt.threads),
+                      parts.rows);
+    }
     parts.scene.panels.push_back(std::move(panel));
-    parts.rows.title = titleOf(look, look.derived.stitch());
-    addTrailRows(look, parts.rows);
     return parts;
 }
 

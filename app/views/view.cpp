@@ -60,10 +60,10 @@ ViewParts partsFor(Session& session) {
     } else {
         const auto next = session.next();
         const auto* piece = session.piece();
-        parts = treadParts(view,
-                           {session.quilt(), *block, session.derived(), next, piece ? piece->id : PieceId{},
-                            session.chosen(), session.showsTemplates(), session.pointed(), session.section(),
-                            session.layMode(), session.placementShown(), session.showsHeat()});
+        parts = treadParts(view, {session.quilt(), *block, session.derived(), next,
+                                  piece ? piece->id : PieceId{}, session.chosen(), session.showsTemplates(),
+                                  session.pointed(), session.section(), session.layMode(),
+                                  session.placementShown(), session.showsHeat(), session.showsStitches()});
     }
     if (session.turnedOver())
         for (auto& panel : parts.scene.panels)

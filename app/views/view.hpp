@@ -20,7 +20,7 @@ struct Look {
     Session::Section section;
     LayMode mode;
     std::size_t placementShown;
-    bool heat;
+    bool heat, stitches;
 };
 
 struct Row {

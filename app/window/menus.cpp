@@ -26,6 +26,7 @@ Menus::Menus(Window& window) : QObject(&window), m_window(window), m_room(window
     buildPlace();
     buildWeb();
     buildIron();
+    buildNeedle();
     buildView();
     buildKeys();
     connect(&m_room.session, &Session::changed, this, &Menus::refresh);
@@ -223,6 +224,14 @@ void Menus::buildIron() {
     add(menu, "fuse.trace", tr("Your &own iron…"), {}, [&] { presses.traceIron(); });
     add(menu, "fuse.heat", tr("Show the &heat"), QKeySequence("H"),
         [&] { m_room.session.showHeat(!m_room.session.showsHeat()); });
+}
+
+void Menus::buildNeedle() {
+    auto* menu = m_window.menuBar()->addMenu(tr("&Needle"));
+    add(menu, "stitch.how", tr("&How edges are stitched…"), {}, [&] { m_room.sewing.askStitch(); });
+    add(menu, "stitch.trail", tr("The whole &trail is stitched"), {}, [&] { m_room.sewing.trailDone(); });
+    add(menu, "stitch.stitches", tr("Show every &stitch"), QKeySequence("X"),
+        [&] { m_room.session.showStitches(!m_room.session.showsStitches()); });
 }
 
 void Menus::buildView() {

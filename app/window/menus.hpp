@@ -28,6 +28,7 @@ private:
     void buildPlace();
     void buildWeb();
     void buildIron();
+    void buildNeedle();
     void buildView();
     void buildKeys();
     void refresh();

@@ -242,10 +242,18 @@ void ToolRow::chooseIron(int row) {
 }
 
 void ToolRow::buildStitch(QLayout& row) {
-    auto* name = on({View::stitch}, new QLabel(tr("Thread for the chosen piece"), this));
+    auto* name = on({View::stitch}, new QLabel(tr("Thread"), this));
     m_thread = on({View::stitch}, named(new QComboBox(this), "stitch.thread"));
-    row.addWidget(name);
-    row.addWidget(m_thread);
+    auto* how = on({View::stitch}, named(new QPushButton(tr("Stitch…"), this), "stitch.how"));
+    m_stitches = on({View::stitch}, named(new QPushButton(tr("Stitches"), this), "stitch.stitches"));
+    auto* trail = on({View::stitch}, named(new QPushButton(tr("Trail stitched"), this), "stitch.trail"));
+    m_stitches->setCheckable(true);
+    m_stitches->setMinimumWidth(92); // bold when checked
+    for (QWidget* part : std::initializer_list<QWidget*>{name, m_thread, how, m_stitches, trail})
+        row.addWidget(part);
+    connect(how, &QPushButton::clicked, &m_room.sewing, &SewingCommands::askStitch);
+    connect(m_stitches, &QPushButton::clicked, &m_session, &Session::showStitches);
+    connect(trail, &QPushButton::clicked, &m_room.sewing, &SewingCommands::trailDone);
     connect(m_thread, &QComboBox::activated, this,
             [this](int i) { m_room.sewing.setThread(ThreadId{m_thread->itemData(i).toUInt()}); });
 }
@@ -330,6 +338,7 @@ void ToolRow::refresh() {
     m_count->setChecked(m_session.layMode() == LayMode::count);
     m_layers->setChecked(block->fusing == quilt::Fusing::byLayers);
     m_heat->setChecked(m_session.showsHeat());
+    m_stitches->setChecked(m_session.showsStitches());
     m_lifts->setEnabled(std::any_of(block->pieces.begin(), block->pieces.end(), [](const auto& piece) {
         return piece.work.step == quilt::Step::fused && !piece.lifts;
     }));

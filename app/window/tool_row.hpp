@@ -52,7 +52,8 @@ private:
     QCheckBox* m_reversed = nullptr;
     QPushButton *m_templates = nullptr, *m_layOut = nullptr, *m_compare = nullptr, *m_pin = nullptr,
                 *m_otherCloth = nullptr, *m_pinCloth = nullptr, *m_print = nullptr, *m_steps = nullptr,
-                *m_count = nullptr, *m_layers = nullptr, *m_heat = nullptr, *m_lifts = nullptr;
+                *m_count = nullptr, *m_layers = nullptr, *m_heat = nullptr, *m_stitches = nullptr,
+                *m_lifts = nullptr;
 };
 
 } // namespace up::app

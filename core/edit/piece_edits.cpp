@@ -224,6 +224,7 @@ Edited record(const Quilt& quilt, BlockId blockId, const std::vector<PieceId>& p
             return tl::unexpected(work.error());
         }
         piece->work = *work;
+        if (step == quilt::Step::stitched) piece->sewn = {}; // the step says it
         note(out, {time, blockId, id, quilt::eventOf(step), ""});
     }
     return out;

@@ -17,9 +17,7 @@ Edited sew(const Quilt& quilt, BlockId block, const Seam& seam, std::int64_t tim
         piece.sewn = std::move(sewn);
     });
     if (!out || !seam.finishes) return out;
-    return record(*out, block, {seam.piece}, quilt::Step::stitched, time).and_then([&](const Quilt& with) {
-        return changePiece(with, block, seam.piece, [](Block&, Piece& piece) { piece.sewn = {}; });
-    });
+    return record(*out, block, {seam.piece}, quilt::Step::stitched, time);
 }
 
 Edited setOwnEdge(const Quilt& quilt, BlockId block, const std::vector<PieceId>& pieces,

@@ -22,6 +22,26 @@ Length usualLength(StitchKind kind) {
     return {};
 }
 
+EdgeStitch usualStitch(StitchKind kind) {
+    const auto of = [&](int thirtySeconds, int passes = 1, std::optional<int> mayBe = {}) {
+        return EdgeStitch{kind, Length::ofInches(thirtySeconds, 32), {}, passes, mayBe};
+    };
+    switch (kind) {
+    case StitchKind::satin:
+    case StitchKind::zigzag: return of(3);
+    case StitchKind::blanket: return of(3);
+    case StitchKind::straight: return of(2);
+    case StitchKind::sketched: return of(2, 3, 4);
+    case StitchKind::decorative: return of(5);
+    case StitchKind::scribble: return of(4, 2, 3);
+    case StitchKind::whip:
+    case StitchKind::blind: return of(2);
+    case StitchKind::handBlanket: return of(4);
+    case StitchKind::allOver: return of(1);
+    }
+    return {};
+}
+
 bool isByHand(StitchKind kind) {
     return kind == StitchKind::whip || kind == StitchKind::blind || kind == StitchKind::handBlanket;
 }

@@ -45,6 +45,8 @@ struct EdgeStitch {
 [[nodiscard]] inline measure::Length lengthOf(const EdgeStitch& stitch) {
     return stitch.length.value_or(usualLength(stitch.kind));
 }
+/// What is usual for the kind, all of it. Source: common practice.
+[[nodiscard]] EdgeStitch usualStitch(StitchKind kind);
 /// By hand, not with the machine.
 [[nodiscard]] bool isByHand(StitchKind kind);
 

@@ -38,10 +38,9 @@ private:
                 job.before.emplace_back(first, job.thread.size());
             job.thread.push_back(arc.thread);
         }
-        auto [turns, fewest] = turnsOf(job);
-        turns = withPutOff(
-            std::move(turns), job.before, [&](const Arcs& arcs) { return leastTiesOf(m_network.only(arcs)); },
-            [&](const Arcs& arcs) { return m_network.partsOf(arcs); });
+        const auto orders = turnsOf(job);
+        const auto turns = withFewestTies(orders, job);
+        const bool fewest = orders.fewest;
         m_out.fewestChanges = m_out.fewestTies = fewest;
         m_out.threadChanges = std::max(0, static_cast<int>(turns.size()) - 1);
         std::map<int, int> timesOn;
@@ -51,6 +50,26 @@ private:
             for (const auto& part : m_network.partsOf(turn.things))
                 m_out.fewestTies = waysFor(part).fewest && m_out.fewestTies;
         }
+    }
+
+    /// Of all orders that were found.
+    [[nodiscard]] std::vector<Turn> withFewestTies(const Turns& orders, const TurnsJob& job) const {
+        const TiesOf ties = [&](const Arcs& arcs) { return leastTiesOf(m_network.only(arcs)); };
+        const PartsOf parts = [&](const Arcs& arcs) { return m_network.partsOf(arcs); };
+        std::vector<Turn> best;
+        int fewest = 0;
+        const auto consider = [&](const std::vector<Turn>& turns) {
+            auto later = withPutOff(turns, job.before, ties, parts);
+            int all = 0;
+            for (const auto& turn : later)
+                all += ties(turn.things);
+            if (best.empty() || all < fewest) best = std::move(later), fewest = all;
+        };
+        consider(orders.turns);
+        const std::size_t most = job.thread.size() > 100 ? 3 : orders.others.size();
+        for (std::size_t i = 0; i < most && i < orders.others.size(); ++i)
+            consider(orders.others[i]);
+        return best;
     }
 
     Ways waysFor(const Arcs& part) {

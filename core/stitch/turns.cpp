@@ -5,25 +5,52 @@
 
 #include <algorithm>
 #include <cstdint>
-#include <map>
 #include <optional>
 #include <queue>
 #include <set>
 #include <tuple>
+#include <unordered_map>
+#include <unordered_set>
 
 namespace up::stitch {
 namespace {
 
-using Done = std::vector<bool>;
+/// Which things are done.
+class Done {
+public:
+    explicit Done(std::size_t count) : m_words((count + 63) / 64, 0) {}
+    [[nodiscard]] bool has(std::size_t i) const { return (m_words[i / 64] >> (i % 64) & 1) != 0; }
+    void add(std::size_t i) { m_words[i / 64] |= std::uint64_t{1} << (i % 64); }
+    [[nodiscard]] bool hasAll(const Done& those) const {
+        for (std::size_t w = 0; w < m_words.size(); ++w)
+            if ((those.m_words[w] & ~m_words[w]) != 0) return false;
+        return true;
+    }
+    bool operator==(const Done&) const = default;
+    /// FNV-1a over words. Source: Fowler, Noll & Vo.
+    struct Hash {
+        std::size_t operator()(const Done& done) const {
+            std::uint64_t out = 0xcbf29ce484222325ULL;
+            for (const auto word : done.m_words)
+                out = (out ^ word ^ (word >> 29)) * 0x100000001b3ULL;
+            return static_cast<std::size_t>(out ^ (out >> 32));
+        }
+    };
+
+private:
+    std::vector<std::uint64_t> m_words;
+};
 
 class Search {
 public:
-    explicit Search(const TurnsJob& job) : m_below(job.thread.size()), m_thread(job.thread.size()) {
+    explicit Search(const TurnsJob& job)
+        : m_below(job.thread.size(), Done(job.thread.size())), m_thread(job.thread.size()),
+          m_waits(job.thread.size(), 0) {
         std::vector<std::vector<std::size_t>> above(job.thread.size());
         const std::set<std::pair<std::size_t, std::size_t>> pairs(job.before.begin(), job.before.end());
         for (const auto& [first, then] : pairs)
             if (first < above.size() && then < above.size())
-                above[first].push_back(then), m_below[then].push_back(first);
+                above[first].push_back(then), m_below[then].add(first), ++m_waits[then];
         const std::set<int> kinds(job.thread.begin(), job.thread.end());
         m_kinds.assign(kinds.begin(), kinds.end());
         for (std::size_t i = 0; i < job.thread.size(); ++i)
@@ -34,10 +61,15 @@ public:
     }
 
     [[nodiscard]] Turns run() const {
-        const Done none(m_thread.size(), false);
+        const Done none(m_thread.size());
         if (m_order.empty()) return {};
-        if (auto ways = best(none)) return turnsFor(*ways, true);
-        return turnsFor(greedy(none), false);
+        const auto found = good(none);
+        const auto turns = static_cast<int>(found.front().size());
+        if (turns > turnsLeft(none)) {
+            const auto [fewer, sure] = better(none, turns);
+            if (fewer || !sure) return turnsFor(fewer ? std::vector<Way>{*fewer} : found, sure);
+        }
+        return turnsFor(found, true);
     }
 
 private:
@@ -45,10 +77,10 @@ private:
 
     /// Those that wait come after what they wait for; what waits in a circle is left out.
     void sort(const std::vector<std::vector<std::size_t>>& above) {
-        std::vector<std::size_t> waits(m_below.size());
+        auto waits = m_waits;
         std::priority_queue<std::size_t, std::vector<std::size_t>, std::greater<>> free;
         for (std::size_t i = 0; i < m_below.size(); ++i)
-            if ((waits[i] = m_below[i].size()) == 0) free.push(i);
+            if (waits[i] == 0) free.push(i);
         while (!free.empty()) {
             const auto i = free.top();
             free.pop();
@@ -56,6 +88,9 @@ private:
             for (const auto then : above[i])
                 if (--waits[then] == 0) free.push(then);
         }
+        m_of.resize(m_kinds.size());
+        for (const auto i : m_order)
+            m_of[m_thread[i]].push_back(i);
     }
 
     /// How often each thread must be put on along the worst chain that begins there: when it is not on yet.
@@ -80,8 +115,9 @@ private:
 
     [[nodiscard]] int turnsLeft(const Done& done) const {
         std::vector<int> most(m_kinds.size(), 0);
+        // What waits for something asks for no more than what it waits for.
         for (const auto i : m_order)
-            if (!done[i])
+            if (!done.has(i) && done.hasAll(m_below[i]))
                 for (std::size_t k = 0; k < most.size(); ++k)
                     most[k] = std::max(most[k], m_ahead[i][k]);
         int out = 0;
@@ -93,11 +129,9 @@ private:
     /// All that may be stitched with that thread, in one pass upwards.
     std::vector<std::size_t> stitchAll(std::size_t kind, Done& done) const {
         std::vector<std::size_t> out;
-        for (const auto i : m_order) {
-            if (done[i] || m_thread[i] != kind) continue;
-            if (!std::all_of(m_below[i].begin(), m_below[i].end(), [&](std::size_t b) { return done[b]; }))
-                continue;
-            done[i] = true;
+        for (const auto i : m_of[kind]) {
+            if (done.has(i) || !done.hasAll(m_below[i])) continue;
+            done.add(i);
             out.push_back(i);
         }
         return out;
@@ -105,11 +139,12 @@ private:
 
     /// Looks at so many things of so many states at most.
     [[nodiscard]] std::size_t mostStates() const {
-        constexpr std::size_t most = 60'000'000;
+        constexpr std::size_t most = 300'000'000;
         return most / (m_order.size() * (m_kinds.size() + 2)) + 1;
     }
 
-    [[nodiscard]] std::optional<Way> best(const Done& none) const {
+    /// One with fewer turns than that, the fewest; none. And whether that is sure.
+    [[nodiscard]] std::pair<std::optional<Way>, bool> better(const Done& none, int turns) const {
         struct Node {
             int total;        ///< turns so far and those that are left at least
             std::size_t open; ///< things that are not done
@@ -124,13 +159,13 @@ private:
             int turns;
         };
         std::vector<State> states{{none, 0, 0, 0}};
-        std::map<Done, int> seen{{none, 0}};
+        std::unordered_map<Done, int, Done::Hash> seen{{none, 0}};
         std::priority_queue<Node> open;
         open.push({turnsLeft(none), m_order.size(), 0});
         while (!open.empty()) {
             const auto node = open.top();
             open.pop();
-            if (node.open == 0) return wayTo(states, node.at);
+            if (node.open == 0) return {wayTo(states, node.at), true};
             const auto here = states[node.at]; // a copy: the list grows
             if (seen[here.done] < here.turns) continue;
             breathe();
@@ -141,12 +176,14 @@ private:
                 const auto [known, isNew] = seen.emplace(next.done, next.turns);
                 if (!isNew && known->second <= next.turns) continue;
                 known->second = next.turns;
-                if (states.size() > mostStates()) return std::nullopt;
-                open.push({next.turns + turnsLeft(next.done), node.open - stitched, states.size()});
+                const int total = next.turns + turnsLeft(next.done);
+                if (total >= turns) continue;
+                if (states.size() > mostStates()) return {std::nullopt, false};
+                open.push({total, node.open - stitched, states.size()});
                 states.push_back(std::move(next));
             }
         }
-        return std::nullopt;
+        return {std::nullopt, true};
     }
     template<class States> static Way wayTo(const States& states, std::size_t at) {
         Way out;
@@ -156,40 +193,63 @@ private:
         return out;
     }
 
-    [[nodiscard]] Way greedy(Done done) const {
-        Way out;
-        for (std::size_t left = m_order.size(); left > 0;) {
-            std::tuple<int, std::size_t, std::size_t> best{std::numeric_limits<int>::max(), 0, 0};
-            Done after;
-            std::size_t most = 0;
-            for (std::size_t kind = 0; kind < m_kinds.size(); ++kind) {
-                auto next = done;
-                const auto stitched = stitchAll(kind, next).size();
-                if (stitched == 0) continue;
-                const std::tuple is{turnsLeft(next), left - stitched, kind};
-                if (is < best) best = is, after = std::move(next), most = stitched;
-            }
-            done = std::move(after);
-            left -= most;
-            out.push_back(std::get<2>(best));
+    /// Turn by turn the states that leave least to do are followed, so many of them.
+    [[nodiscard]] std::vector<Way> good(const Done& none) const {
+        constexpr std::size_t width = 150, mostOthers = 12;
+        struct State {
+            Done done;
+            Way way;
+            std::size_t open; ///< things that are not done
+            int left;         ///< turns at least
+        };
+        std::vector<State> beam{{none, {}, m_order.size(), 0}};
+        while (beam.front().open > 0) {
+            breathe();
+            std::vector<State> next;
+            std::unordered_set<Done, Done::Hash> seen;
+            for (const auto& state : beam)
+                for (std::size_t kind = 0; kind < m_kinds.size(); ++kind) {
+                    auto done = state.done;
+                    const auto stitched = stitchAll(kind, done).size();
+                    if (stitched == 0) continue;
+                    const bool isLast = stitched == state.open;
+                    if (!seen.insert(done).second && !isLast) continue;
+                    const int left = turnsLeft(done);
+                    next.push_back({std::move(done), state.way, state.open - stitched, left});
+                    next.back().way.push_back(kind);
+                }
+            std::stable_sort(next.begin(), next.end(), [](const State& a, const State& b) {
+                return std::pair(a.left, a.open) < std::pair(b.left, b.open);
+            });
+            if (next.size() > width) next.erase(next.begin() + width, next.end());
+            beam = std::move(next);
+        }
+        std::vector<Way> out;
+        for (const auto& state : beam)
+            if (state.open == 0 && out.size() < mostOthers) out.push_back(state.way);
+        return out;
+    }
+
+    [[nodiscard]] Turns turnsFor(const std::vector<Way>& ways, bool fewest) const {
+        Turns out;
+        out.fewest = fewest;
+        for (const auto& way : ways) {
+            std::vector<Turn> turns;
+            Done done(m_thread.size());
+            for (const auto kind : way)
+                turns.push_back({m_kinds[kind], stitchAll(kind, done)});
+            (out.turns.empty() ? out.turns : out.others.emplace_back()) = std::move(turns);
         }
         return out;
     }
 
-    [[nodiscard]] Turns turnsFor(const Way& way, bool fewest) const {
-        Turns out;
-        out.fewest = fewest;
-        Done done(m_thread.size(), false);
-        for (const auto kind : way)
-            out.turns.push_back({m_kinds[kind], stitchAll(kind, done)});
-        return out;
-    }
-
-    std::vector<std::vector<std::size_t>> m_below;
+    std::vector<Done> m_below;         ///< by thing: what it waits for
     std::vector<std::size_t> m_thread; ///< which of `m_kinds`
     std::vector<int> m_kinds;
+    std::vector<std::size_t> m_waits; ///< by thing: for how many
     std::vector<std::size_t> m_order;
-    std::vector<std::vector<int>> m_ahead; ///< by thing, by kind
+    std::vector<std::vector<std::size_t>> m_of; ///< in that order, by kind
+    std::vector<std::vector<int>> m_ahead;      ///< by thing, by kind
 };
 
 } // namespace

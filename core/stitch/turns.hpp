@@ -20,15 +20,17 @@ struct Turn {
 
 struct Turns {
     std::vector<Turn> turns;
-    bool fewest = true; ///< proved; false when the search was cut short
+    bool fewest = true;                      ///< proved; false when the search was cut short
+    std::vector<std::vector<Turn>> others{}; ///< as few turns, in other orders; some of all
 };
 
 /// As few turns as can be. Where a thread is on, all that may be stitched with it is. Errors: none; pairs that name
 /// what is not there are left out, and of what waits in a circle nothing is stitched.
-/// Method: A* over threads put on, whose state is what is done; no way is shorter than, for each thread, the most often
-/// that it must be put on along a chain of things that wait for each other. Cut short by counting, so that the answer
-/// is the same everywhere; then whichever thread leaves least to do is put on next. Source: Hart, Nilsson & Raphael, "A
-/// Formal Basis for the Heuristic Determination of Minimum Cost Paths", 1968.
+/// Method: those orders are followed, turn by turn, that leave least to do; then A* over threads put on, whose state is
+/// what is done, looks for one with fewer turns. No order has fewer than, for each thread, the most often that it must be
+/// put on along a chain of things that wait for each other. Cut short by counting, so that the answer is the same
+/// everywhere. Source: Hart, Nilsson & Raphael, "A Formal Basis for the Heuristic Determination of Minimum Cost Paths",
+/// 1968.
 [[nodiscard]] Turns turnsOf(const TurnsJob& job);
 
 } // namespace up::stitch

@@ -186,10 +186,15 @@ void WindowTest::doTread(app::View view) {
     climb(view);
     for (int i = 0; i < 200; ++i) {
         if (view == app::View::fuse) {
-            EXPECT_SOON(session().derived().knowsPressing());
+            EXPECT_SOON(session().derived().pressing().isNewest());
+        }
+        if (view == app::View::stitch) {
+            EXPECT_SOON(session().derived().stitching().isNewest());
         }
         const auto what = session().next().what;
-        if (what == plan::What::press)
+        if (what == plan::What::stitch)
+            click("stitch.trail"); // there are tests that go leg by leg
+        else if (what == plan::What::press)
             click("fuse.stage"); // there are tests that wait for each press
         else if (what == plan::What::step)
             key(Qt::Key_Space);

@@ -58,6 +58,12 @@ public:
     std::optional<app::IronAnswer> iron(const app::IronQuestion& question) override {
         return ironAnswer ? ironAnswer(question) : app::IronAnswer{question.name, question.outline};
     }
+    std::function<std::optional<app::StitchAnswer>(const app::StitchQuestion&)>
+        stitchAnswer; ///< none: cancelled
+    std::optional<app::StitchAnswer> stitch(const app::StitchQuestion& question) override {
+        asked << "stitch";
+        return stitchAnswer ? stitchAnswer(question) : std::nullopt;
+    }
     std::function<void(app::ThreadAnswer&)> threadAnswer; ///< none: cancelled
     std::optional<app::ThreadAnswer> thread(const quilt::Thread& thread) override {
         if (!threadAnswer) return std::nullopt;

@@ -15,6 +15,7 @@
 #include "app/dialogs/print_dialog.hpp"
 #include "app/dialogs/shape_dialog.hpp"
 #include "app/dialogs/size_dialog.hpp"
+#include "app/dialogs/stitch_dialog.hpp"
 #include "app/dialogs/stripes_dialog.hpp"
 #include "app/dialogs/supply_dialog.hpp"
 #include "app/dialogs/thread_dialog.hpp"
@@ -129,6 +130,13 @@ std::unique_ptr<app::Form> dialogNamed(const std::string& which, Names names) {
             app::IronQuestion{names == Names::words ? "my iron" : "1",
                               {{-30, -60}, {30, -60}, {30, 60}, {-30, 60}},
                               measure::System::inches});
+    if (which == "stitch")
+        return std::make_unique<app::StitchDialog>(app::StitchQuestion{measure::System::inches,
+                                                                       names == Names::words ? "3 bank" : "3",
+                                                                       {},
+                                                                       false,
+                                                                       quilt::EdgeStitch{},
+                                                                       {}});
     if (which == "thread") {
         quilt::Thread thread{ThreadId{91}, names == Names::words ? "gold" : "1", {200, 160, 40}, ""};
         thread.spool = measure::Length::ofMm(120'000), thread.tex = 30;

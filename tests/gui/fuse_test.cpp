@@ -31,8 +31,8 @@ protected:
         for (const auto& one : session().quilt().blocks)
             if (one.name == name) session().chooseBlock(one.id);
     }
-    void known() { EXPECT_SOON(session().derived().knowsPressing()); }
-    [[nodiscard]] const plan::PressPlan& plan() { return *session().derived().pressing(); }
+    void known() { EXPECT_SOON(session().derived().pressing().isNewest()); }
+    [[nodiscard]] const plan::PressPlan& plan() { return *session().derived().pressing().get(); }
     /// Space, and the time it takes.
     void press() {
         known();

@@ -145,9 +145,10 @@ TEST_F(Keys, SpaceDoesWhatNowSaysButLeavesButtonsAlone) {
     choose("Hurricane lamp");
     key(Qt::Key_7);
     window().mat().setFocus();
+    EXPECT_SOON(session().derived().stitching().isNewest());
     const auto next = session().next().pieces.front();
     key(Qt::Key_Space);
-    EXPECT_EQ(quilt::find(block().pieces, next)->work.step, quilt::Step::stitched);
+    EXPECT_EQ(quilt::find(block().pieces, next)->sewn->size(), 1U);
     const auto quiltBefore = session().quilt();
     session().choosePiece(block().pieces[0].id);
     find<QAbstractButton>("piece.runsOff").setFocus();

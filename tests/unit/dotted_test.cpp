@@ -37,9 +37,7 @@ std::vector<check::Finding> findingsOf(const quilt::Quilt& quilt, check::Kind ki
     return out;
 }
 double stitched(const quilt::Block& block, std::size_t piece) {
-    for (const auto& run : plan::planStitching(block, plan::planBlock(block)).runs)
-        if (run.piece == block.pieces[piece].id) return run.length.mm();
-    return 0;
+    return plan::planStitching(block, plan::planBlock(block)).leftOf(block.pieces[piece].id).all.mm();
 }
 
 constexpr const char* leafAndDots =

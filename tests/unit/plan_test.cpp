@@ -46,8 +46,7 @@ Now nowOf(const Quilt& quilt, Tread tread) {
     const auto trace = planTrace(quilt, block(quilt));
     const auto bonding = planBonding(quilt, block(quilt), trace);
     return nowOn(tread, block(quilt),
-                 {plan, trace, [&]() -> const BondPlan& { return bonding; },
-                  [&]() -> const StitchPlan& { return stitches; }});
+                 {plan, trace, [&]() -> const BondPlan& { return bonding; }, [&] { return &stitches; }});
 }
 
 TEST(NumberOf, IsThePlaceInTheStackBottomFirst) {

@@ -2,6 +2,7 @@
 // From lines to the way of the needle: where they are parted, what comes first, and the worked examples of the trade.
 #include "core/stitch/along.hpp"
 #include "core/stitch/repeat.hpp"
+#include "core/stitch/stitches.hpp"
 #include "core/stitch/stitching.hpp"
 
 #include <algorithm>
@@ -221,6 +222,33 @@ TEST(LockstitchUse, IsAboutWhatIsPublished) {
     EXPECT_NEAR(across.needle + across.bobbin, 7, 1);
     EXPECT_DOUBLE_EQ(handUse(straight, 0).bobbin, 0);
     EXPECT_DOUBLE_EQ(handUse(straight, 0).needle, 1);
+}
+
+/// 100 mm of zigzag, 1 mm long and 3 mm wide: as many stitches, as long, as by hand.
+TEST(StitchesAlong, AreAsManyAndAsLongAsByHand) {
+    const Polyline run{{0, 50}, {100, 50}};
+    const auto above = shape::regionOf(shape::Rings{{{0, 0}, {100, 0}, {100, 50}, {0, 50}}});
+    const Repeat zigzag{{{0, -0.5}, {0.5, 2.5}}, 1};
+    const auto stitches = stitchesAlong(run, zigzag, above);
+    EXPECT_EQ(repeatsAlong(100, zigzag), 100);
+    ASSERT_EQ(stitches.size(), 201U);
+    EXPECT_NEAR(shape::lengthOf(stitches), 200 * std::hypot(0.5, 3), 0.01);
+    EXPECT_NEAR(stitches[0].y, 50.5, 1e-6) << "beyond the edge";
+    EXPECT_NEAR(stitches[1].y, 47.5, 1e-6) << "on the piece";
+    auto back = run;
+    std::reverse(back.begin(), back.end());
+    EXPECT_NEAR(stitchesAlong(back, zigzag, above)[1].y, 47.5, 1e-6) << "the piece is where it is";
+    EXPECT_EQ(stitchesAlong({{0, 0}, {0.2, 0}}, zigzag, {}).size(), 3U)
+        << "a run shorter than a stitch has one";
+}
+
+TEST(StitchesAlong, TaperTowardsATip) {
+    const auto wedge = shape::regionOf(shape::Rings{{{0, 0}, {60, 0}, {60, 6}}});
+    const Repeat satin{{{0, -0.3}, {0.2, 2.0}}, 0.4};
+    const auto stitches = stitchesAlong({{0, 0}, {60, 0}}, satin, wedge);
+    for (std::size_t i = 1; i < stitches.size(); i += 2)
+        EXPECT_LE(stitches[i].y, stitches[i].x / 10 + 0.02) << "it is only so wide there";
+    EXPECT_NEAR(stitches[stitches.size() - 2].y, 2.0, 1e-6);
 }
 
 } // namespace

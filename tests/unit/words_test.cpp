@@ -110,7 +110,7 @@ TEST(NowWords, SayEverythingOnEveryTread) {
             nowWords(quilt, block,
                      plan::nowOn(tread, block,
                                  {plan, trace, [&]() -> const plan::BondPlan& { return bonding; },
-                                  [&]() -> const plan::StitchPlan& { return stitches; }}),
+                                  [&] { return &stitches; }}),
                      trace);
         expectSentence(words.doThis);
         EXPECT_FALSE(words.button.empty());

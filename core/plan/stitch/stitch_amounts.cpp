@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/stitch/stitch_amounts.hpp"
 
+#include "core/plan/stitch/legs.hpp"
 #include "core/plan/stitch/stitch_kind.hpp"
 
 #include <algorithm>
@@ -19,41 +20,75 @@ int layersUnder(const quilt::Block& block, const BlockPlan& plan, const StitchRu
     return out;
 }
 
-StitchAmounts amountsOf(const quilt::Block& block, const BlockPlan& plan, const StitchPlan& stitching) {
-    StitchAmounts out;
-    std::vector<int> layers;
-    for (const auto& run : stitching.runs)
-        layers.push_back(run.isDone() ? 0 : layersUnder(block, plan, run));
-    double stitches = 0;
-    ThreadId on;
-    for (const auto& trail : stitching.trails) {
-        const ThreadId thread{static_cast<std::uint32_t>(trail.thread)};
-        auto use = std::find_if(out.threads.begin(), out.threads.end(),
-                                [&](const ThreadUse& known) { return known.thread == thread; });
-        if (use == out.threads.end()) use = out.threads.insert(use, {thread, {}, {}});
-        double needle = knotThread, bobbin = knotThread;
-        for (const auto& step : trail.steps) {
-            if (const auto* travel = std::get_if<stitch::Travel>(&step)) {
-                needle += shape::lengthOf(travel->points), bobbin += shape::lengthOf(travel->points);
-                continue;
-            }
-            const auto index = std::get<stitch::Stitched>(step).run;
-            const auto& run = stitching.runs[index];
-            const auto& edge = stitchOf(block, the(block.pieces, run.piece));
-            const auto each = useOf(edge, layers[index]);
-            const double mm = run.length().mm(), count = mm * stitch::stitchesPerMm(repeatOf(edge));
-            needle += mm * each.needle, bobbin += mm * each.bobbin;
-            stitches += count;
-            out.minutes += count / (quilt::isByHand(edge.kind) ? handStitches : machineStitches);
-        }
-        use->needle = use->needle + Length::ofMm(needle);
-        use->bobbin = use->bobbin + Length::ofMm(bobbin);
-        out.minutes += knotMinutes;
-        if (on && on != thread) out.minutes += changeMinutes;
-        on = thread;
+namespace {
+
+class Counting {
+public:
+    Counting(const quilt::Block& block, const BlockPlan& plan, const StitchPlan& stitching,
+             const std::vector<quilt::Thread>& threads)
+        : m_block(block), m_stitching(stitching), m_threads(threads) {
+        for (const auto& run : stitching.runs)
+            m_layers.push_back(run.isDone() ? 0 : layersUnder(block, plan, run));
     }
-    out.stitches = static_cast<int>(std::lround(stitches));
-    return out;
+
+    StitchAmounts count() {
+        ThreadId on;
+        for (std::size_t t = 0; t < m_stitching.trails.size(); ++t) {
+            const auto legs = legsOf(m_stitching, m_stitching.trails[t]);
+            if (std::all_of(legs.begin(), legs.end(), [](const Leg& leg) { return leg.done; })) continue;
+            const ThreadId thread{static_cast<std::uint32_t>(m_stitching.trails[t].thread)};
+            auto& use = useOfThread(thread);
+            take(use, knotThread, knotThread);
+            for (const auto& leg : legs)
+                if (!leg.done) stitch(use, leg, t);
+            m_out.minutes += knotMinutes;
+            if (on && on != thread) m_out.minutes += changeMinutes;
+            on = thread;
+        }
+        m_out.stitches = static_cast<int>(std::lround(m_stitches));
+        return std::move(m_out);
+    }
+
+private:
+    ThreadUse& useOfThread(ThreadId thread) {
+        for (auto& known : m_out.threads)
+            if (known.thread == thread) return known;
+        return m_out.threads.emplace_back(ThreadUse{thread, {}, {}});
+    }
+    static void take(ThreadUse& use, double needle, double bobbin) {
+        use.needle = use.needle + Length::ofMm(needle);
+        use.bobbin = use.bobbin + Length::ofMm(bobbin);
+    }
+    void stitch(ThreadUse& use, const Leg& leg, std::size_t trail) {
+        for (const auto& travel : leg.before) {
+            const double mm = shape::lengthOf(travel.points);
+            take(use, mm, mm);
+        }
+        const auto& run = m_stitching.runs[leg.run];
+        const auto& edge = stitchOf(m_block, the(m_block.pieces, run.piece));
+        const auto each = useOf(edge, m_layers[leg.run]);
+        const double mm = run.length().mm() * leg.times, count = mm * stitch::stitchesPerMm(repeatOf(edge));
+        take(use, mm * each.needle, mm * each.bobbin);
+        m_stitches += count;
+        m_out.minutes += count / (quilt::isByHand(edge.kind) ? handStitches : machineStitches);
+        const auto* thread = find(m_threads, use.thread);
+        if (!use.bobbinEnds && thread && thread->bobbin && use.bobbin > *thread->bobbin)
+            use.bobbinEnds = BobbinEnd{trail, run.piece};
+    }
+
+    const quilt::Block& m_block;
+    const StitchPlan& m_stitching;
+    const std::vector<quilt::Thread>& m_threads;
+    std::vector<int> m_layers; ///< by run
+    double m_stitches = 0;
+    StitchAmounts m_out;
+};
+
+} // namespace
+
+StitchAmounts amountsOf(const quilt::Block& block, const BlockPlan& plan, const StitchPlan& stitching,
+                        const std::vector<quilt::Thread>& threads) {
+    return Counting(block, plan, stitching, threads).count();
 }
 
 } // namespace up::plan

@@ -6,9 +6,16 @@
 
 namespace up::plan {
 
+/// Where the bobbins that are wound are empty.
+struct BobbinEnd {
+    std::size_t trail = 0;
+    PieceId piece;
+};
+
 struct ThreadUse {
     ThreadId thread;
     measure::Length needle, bobbin;
+    std::optional<BobbinEnd> bobbinEnds{}; ///< when it is known what is on them, and it is too little
 };
 
 struct StitchAmounts {
@@ -17,9 +24,9 @@ struct StitchAmounts {
     double minutes = 0; ///< with changes of thread and knots
 };
 
-/// Of all that is not stitched yet.
+/// Of all that is not stitched yet. `threads`: with what is left of them.
 [[nodiscard]] StitchAmounts amountsOf(const quilt::Block& block, const BlockPlan& plan,
-                                      const StitchPlan& stitching);
+                                      const StitchPlan& stitching, const std::vector<quilt::Thread>& threads);
 
 /// Background and pieces under the needle along a run, its own piece among them: in the middle of it.
 [[nodiscard]] int layersUnder(const quilt::Block& block, const BlockPlan& plan, const StitchRun& run);

@@ -164,29 +164,39 @@ Now fusing(const Block& block, const BlockPlan& plan, const Known& known) {
     return stepFor(Tread::fuse, block, Step::tested, mayTest);
 }
 
-Now stitching(const Block& block, const BlockPlan& plan, const StitchPlan& route) {
-    if (const auto at = nextLeg(block, route)) {
-        auto legs = legsOf(route, route.trails[at->trail]);
-        const auto& run = route.runs[legs[at->leg].run];
-        Now now = stepFor(Tread::stitch, block, Step::stitched, {run.piece});
-        now.what = What::stitch;
-        const auto& trail = route.trails[at->trail];
-        const auto differs = [&](std::size_t other) {
-            return other >= route.trails.size() || route.trails[other].thread != trail.thread;
-        };
-        StitchNow stitch{*at, route.trails.size(), legs.size(), std::move(legs[at->leg]), run};
-        stitch.begin = knotOf(route, trail, true), stitch.end = knotOf(route, trail, false);
-        stitch.newThread = at->leg == 0 && differs(at->trail - 1);
-        stitch.anotherAfter = at->trail + 1 < route.trails.size() && differs(at->trail + 1);
-        now.stitch = std::move(stitch);
+Now legOf(const Block& block, const StitchPlan& planned, AtLeg at) {
+    const auto& trail = planned.trails[at.trail];
+    auto legs = legsOf(planned, trail);
+    const auto& run = planned.runs[legs[at.leg].run];
+    Now now = stepFor(Tread::stitch, block, Step::stitched, {run.piece});
+    now.what = What::stitch;
+    StitchNow stitch{at, planned.trails.size(), legs.size(), std::move(legs[at.leg]), run};
+    stitch.begin = knotOf(planned, trail, true), stitch.end = knotOf(planned, trail, false);
+    const auto threadOf = [&](std::size_t other) { return planned.trails[other].thread; };
+    stitch.newThread = at.leg == 0 && (at.trail == 0 || threadOf(at.trail - 1) != trail.thread);
+    stitch.anotherAfter = at.trail + 1 < planned.trails.size() && threadOf(at.trail + 1) != trail.thread;
+    now.stitch = std::move(stitch);
+    return now;
+}
+
+/// Leg by leg as it is planned; then pieces of which nothing shows.
+Now stitching(const Block& block, const BlockPlan& plan, const Known& known) {
+    if (allThatMay(block, plan, Step::stitched).empty()) return goOn(Tread::stitch, block);
+    const auto* planned = known.stitching ? known.stitching() : nullptr;
+    if (known.stitching && !planned) {
+        Now now = onTread(Tread::stitch, block);
+        now.what = What::findWays;
         return now;
     }
-    const auto waiting = route.order();
-    for (std::size_t i = 0; i < block.pieces.size();
-         ++i) { // nothing of its edge shows, or all of it is stitched
+    std::vector<PieceId> waiting;
+    if (planned) {
+        if (const auto at = nextLeg(block, *planned)) return legOf(block, *planned, *at);
+        waiting = planned->order();
+    }
+    for (std::size_t i = 0; i < block.pieces.size(); ++i) {
         const auto id = block.pieces[i].id;
-        if (std::find(waiting.begin(), waiting.end(), id) == waiting.end() &&
-            mayDo(block, plan, i, Step::stitched))
+        const bool waits = std::find(waiting.begin(), waiting.end(), id) != waiting.end();
+        if (!waits && mayDo(block, plan, i, Step::stitched))
             return stepFor(Tread::stitch, block, Step::stitched, {id});
     }
     return goOn(Tread::stitch, block);
@@ -241,7 +251,7 @@ Now nowOn(Tread tread, const Block& block, const Known& known) {
     case Tread::cut: return cutting(block, known);
     case Tread::lay: return laying(block, plan);
     case Tread::fuse: return fusing(block, plan, known);
-    case Tread::stitch: return stitching(block, plan, known.stitches());
+    case Tread::stitch: return stitching(block, plan, known);
     case Tread::finish:
         if (block.trimmed || currentTread(block) != Tread::finish) return goOn(tread, block);
         now.what = What::trim;

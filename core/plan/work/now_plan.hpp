@@ -20,6 +20,7 @@ enum class What : std::uint8_t {
     press,       ///< the iron once: `press` says where
     stitch,      ///< one leg of a trail: `stitch` says which
     findPresses, ///< wait: where the iron goes is being worked out
+    findWays,    ///< the same of the needle
     putAway,
     layOnCloth, ///< there is cloth, and chunks wait that nobody has laid on it
     trim,
@@ -82,8 +83,9 @@ struct Known {
     const BlockPlan& plan;
     const TracePlan& trace;
     std::function<const BondPlan&()> bonding;
-    std::function<const StitchPlan&()> stitches;
-    /// Null while it is being worked out. Nobody to ask: pieces are fused without a plan.
+    /// Null while it is being worked out. Nobody to ask: pieces are stitched as they lie.
+    std::function<const StitchPlan*()> stitching{};
+    /// The same of fusing.
     std::function<const PressPlan*()> pressing{};
     std::function<const CutPlan&()> cutting{}; ///< may be nobody too
 };

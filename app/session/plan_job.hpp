@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Works out aside, while fusing, where the iron goes: after every change, from what was found before.
+// Works out aside, after every change and from what was found before, where the iron goes while fusing, and where the
+// needle goes while stitching.
 #pragma once
 
 #include "app/session/aside.hpp"
@@ -7,14 +8,16 @@
 
 namespace up::app {
 
-class PressJob : public QObject {
+class PlanJob : public QObject {
     Q_OBJECT
 public:
-    explicit PressJob(Session& session, QObject* parent = nullptr);
+    explicit PlanJob(Session& session, QObject* parent = nullptr);
     [[nodiscard]] bool isBusy() const { return m_upkeep.isBusy(); }
 
 private:
     void start();
+    void findPressing(const quilt::Block& block);
+    void findStitching(const quilt::Block& block);
 
     Session& m_session;
     Upkeep m_upkeep{this, [this] { start(); }};

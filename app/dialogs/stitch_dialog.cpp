@@ -1,0 +1,125 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/dialogs/stitch_dialog.hpp"
+
+#include "app/dialogs/choice.hpp"
+#include "app/look/names.hpp"
+#include "app/look/text.hpp"
+#include "words/stitch_words.hpp"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QFormLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QSpinBox>
+#include <QVBoxLayout>
+#include <cmath>
+
+namespace up::app {
+namespace {
+
+constexpr int mostPasses = 9;
+constexpr double leastStitch = 0.1, mostStitch = 25.4; // mm
+
+QString said(quilt::Length length, measure::System units) {
+    return q(units == measure::System::inches ? measure::sayInches(length, 32) : measure::sayMetric(length));
+}
+/// Machines are set in mm everywhere.
+QString inMm(quilt::Length length) {
+    return QString::number(length.mm(), 'f', 2) + " mm";
+}
+
+} // namespace
+
+StitchDialog::StitchDialog(StitchQuestion question, QWidget* parent)
+    : Form(tr("How %1 is stitched").arg(q(question.of)), parent), m_question(std::move(question)),
+      m_kind(named(new QComboBox(this), "sewing.kind")), m_width(named(new QLineEdit(this), "sewing.width")),
+      m_length(named(new QLineEdit(this), "sewing.length")),
+      m_passes(named(new QSpinBox(this), "sewing.passes")),
+      m_mayBe(named(new QSpinBox(this), "sewing.mayBe")), m_about(new QLabel(this)) {
+    auto* column = new QVBoxLayout(this);
+    if (!m_question.isBlock) {
+        m_asBlock = named(new QCheckBox(tr("As the block's edges"), this), "sewing.asBlock");
+        m_asBlock->setChecked(!m_question.asBlock || *m_question.asBlock == m_question.edge);
+        column->addWidget(m_asBlock);
+    }
+    auto* form = new QFormLayout;
+    column->addLayout(form);
+    for (const auto kind : every<quilt::StitchKind>())
+        m_kind->addItem(q(words::stitchName(kind)), static_cast<int>(kind));
+    m_passes->setRange(1, mostPasses), m_mayBe->setRange(0, mostPasses);
+    m_passes->setSuffix(" ×"), m_mayBe->setSuffix(" ×");
+    m_mayBe->setSpecialValueText(tr("no"));
+    form->addRow(tr("Stitch"), m_kind);
+    form->addRow(tr("Width, or how far inside"), m_width);
+    form->addRow(tr("Length of a stitch"), m_length);
+    form->addRow(tr("Along each edge"), m_passes);
+    form->addRow(tr("or, where that saves a knot"), m_mayBe);
+    if (m_question.isBlock) {
+        m_jump = named(new QLineEdit(said(m_question.jump, m_question.units), this), "sewing.jump");
+        form->addRow(tr("May jump in the open (0: never)"), m_jump);
+    }
+    m_about->setWordWrap(true);
+    m_about->setProperty("role", "quiet");
+    column->addWidget(m_about);
+    column->addStretch(1);
+    fill(m_question.edge);
+    connect(m_kind, &QComboBox::activated, this, &StitchDialog::takeUsual);
+    watch({m_kind, m_width, m_length, m_passes, m_mayBe});
+    if (m_jump) watch({m_jump});
+    if (m_asBlock) watch({m_asBlock});
+    addFoot(*column, tr("Stitch it so"), "sewing.set");
+}
+
+void StitchDialog::fill(const quilt::EdgeStitch& edge) {
+    choose(*m_kind, edge.kind);
+    m_width->setText(said(edge.width, m_question.units));
+    m_length->setText(inMm(lengthOf(edge)));
+    m_passes->setValue(edge.passes), m_mayBe->setValue(edge.mayBe.value_or(0));
+}
+
+void StitchDialog::takeUsual() {
+    fill(quilt::usualStitch(chosenIn<quilt::StitchKind>(*m_kind)));
+}
+
+Result<void> StitchDialog::read() {
+    m_answer.edge.reset();
+    m_answer.jump = m_question.jump;
+    const auto between = [&](const QLineEdit& field, measure::System units, double low, double high) {
+        const auto text = field.text().toStdString();
+        return measure::readLength(text, units).and_then([&](quilt::Length length) -> Result<quilt::Length> {
+            if (length.mm() < low || length.mm() > high) return failure(Code::badLength, {text});
+            return length;
+        });
+    };
+    if (m_asBlock && m_asBlock->isChecked()) return {};
+    quilt::EdgeStitch edge;
+    edge.kind = chosenIn<quilt::StitchKind>(*m_kind);
+    edge.passes = m_passes->value();
+    if (m_mayBe->value() > 0 && m_mayBe->value() != edge.passes) edge.mayBe = m_mayBe->value();
+    const auto width = between(*m_width, m_question.units, leastStitch, mostStitch),
+               length = between(*m_length, measure::System::metric, leastStitch, mostStitch);
+    if (!width) return tl::unexpected(width.error());
+    if (!length) return tl::unexpected(length.error());
+    edge.width = *width;
+    if (std::abs(length->mm() - usualLength(edge.kind).mm()) > 0.01) edge.length = *length;
+    if (m_jump) {
+        const auto jump = between(*m_jump, m_question.units, 0, 1000);
+        if (!jump) return tl::unexpected(jump.error());
+        m_answer.jump = *jump;
+    }
+    m_answer.edge = edge;
+    return {};
+}
+
+void StitchDialog::follow(bool well) {
+    for (QWidget* field : std::initializer_list<QWidget*>{m_kind, m_width, m_length, m_passes, m_mayBe})
+        field->setEnabled(!m_asBlock || !m_asBlock->isChecked());
+    if (!well || !m_answer.edge) return m_about->clear();
+    const double length = lengthOf(*m_answer.edge).mm();
+    m_about->setText(tr("%1 stitches to the inch. %2")
+                         .arg(QString::number(25.4 / length, 'f', length < 1 ? 0 : 1))
+                         .arg(q(words::stitchAdvice(m_answer.edge->kind))));
+}
+
+} // namespace up::app

@@ -1,0 +1,38 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// How edges are stitched: the kind, its size, how often, how far the needle may jump.
+#pragma once
+
+#include "app/dialogs/form.hpp"
+#include "app/questions/sewing.hpp"
+
+class QCheckBox;
+class QComboBox;
+class QLabel;
+class QLineEdit;
+class QSpinBox;
+
+namespace up::app {
+
+class StitchDialog : public Form {
+    Q_OBJECT
+public:
+    explicit StitchDialog(StitchQuestion question, QWidget* parent = nullptr);
+    [[nodiscard]] const StitchAnswer& answer() const { return m_answer; }
+
+private:
+    void fill(const quilt::EdgeStitch& edge);
+    /// Another kind was chosen: what is usual for it.
+    void takeUsual();
+    [[nodiscard]] Result<void> read() override;
+    void follow(bool well) override;
+
+    StitchQuestion m_question;
+    StitchAnswer m_answer;
+    QCheckBox* m_asBlock = nullptr;
+    QComboBox* m_kind;
+    QLineEdit *m_width, *m_length, *m_jump = nullptr;
+    QSpinBox *m_passes, *m_mayBe;
+    QLabel* m_about;
+};
+
+} // namespace up::app
