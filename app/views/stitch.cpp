@@ -197,15 +197,11 @@ void addThreadRows(const Look& look, const plan::StitchAmounts& amounts, Rows& r
     }
 }
 
-std::string titleOf(const Look& look, const StitchPlan& plan) {
-    double left = 0;
-    for (const auto& run : plan.runs)
-        if (!run.isDone()) left += run.length().mm();
-    if (left == 0) return words::tr("All edges are stitched");
-    const auto changes = static_cast<std::size_t>(plan.threadChanges);
-    return words::said(
-        N2_("{1} to stitch, {2} trails, {0} thread change", "{1} to stitch, {2} trails, {0} thread changes"),
-        changes, {near(look.quilt, left), std::to_string(plan.trails.size())});
+std::string titleOf(const StitchPlan& plan) {
+    if (std::all_of(plan.runs.begin(), plan.runs.end(), [](const StitchRun& run) { return run.isDone(); }))
+        return words::tr("All edges are stitched");
+    return words::said(N2_("{0} thread change", "{0} thread changes"),
+                       static_cast<std::size_t>(plan.threadChanges));
 }
 
 } // namespace
@@ -234,7 +230,7 @@ ViewParts stitchParts(const Look& look) {
                  words::threadWords(look.quilt, ThreadId{static_cast<std::uint32_t>(trail->thread)})});
     }
     if (plan) {
-        parts.rows.title = titleOf(look, *plan);
+        parts.rows.title = titleOf(*plan);
         addTrailRows(look, *plan, parts.rows);
         addThreadRows(look, plan::amountsOf(look.block, look.derived.block(), *plan, look.quilt.threads),
                       parts.rows);

@@ -162,11 +162,31 @@ TEST(Check, SaysWhatPutsItRight) {
     EXPECT_TRUE(tuck) << "the narrowboat's cabin beneath its roof";
 }
 
-TEST(Stitch, ListsRunsWithThreadAndLength) {
+TEST(Stitch, TellsTheWayOfTheNeedle) {
     const auto plan = say({"stitch", sample(), "--block", "Hurricane lamp"}).json();
-    EXPECT_EQ(plan["runs"].size(), 14U);
-    EXPECT_FALSE(plan["runs"][0]["thread"].get<std::string>().empty());
-    EXPECT_GT(plan["runs"][0]["length"].get<double>(), 0);
+    EXPECT_EQ(plan["version"], 2);
+    std::map<int, std::string> threads;
+    std::map<int, int> times;
+    for (const auto& run : plan["runs"]) {
+        EXPECT_FALSE(run["thread"].get<std::string>().empty());
+        EXPECT_GE(run["points"].size(), 2U);
+        threads[run["run"]] = run["thread"];
+        times[run["run"]] = 0;
+    }
+    EXPECT_EQ(plan["ties"], plan["trails"].size());
+    for (const auto& trail : plan["trails"])
+        for (const auto& step : trail["steps"])
+            if (step.contains("run")) {
+                EXPECT_EQ(threads[step["run"]], trail["thread"]);
+                EXPECT_GT(std::abs(step["from"].get<double>() - step["to"].get<double>()), 0);
+                ++times[step["run"]];
+            }
+    for (const auto& [run, stitched] : times)
+        EXPECT_EQ(stitched, 1) << run;
+    EXPECT_TRUE(plan["proved"]["threadChanges"]);
+    for (const auto& use : plan["use"])
+        EXPECT_GT(use["needle"].get<double>(), 0);
+    EXPECT_EQ(say({"stitch", sample(), "--block", "Lock gate"}).json()["ties"], 0) << "it is stitched";
 }
 
 /// The sum of what is cut from a cloth and of what is left is the cloth. Source: arithmetic.

@@ -81,10 +81,17 @@ TEST_F(Views, BondShowsEachChunkAndWhatItNeeds) {
 TEST_F(Views, StitchPutsTheLowestFirstAndNamesThreads) {
     choose("Hurricane lamp");
     session().goTo(View::stitch);
+    EXPECT_SOON(session().derived().stitching().isNewest());
     const auto list = rows();
-    ASSERT_EQ(list.rows.size(), 14U);
-    EXPECT_TRUE(list.rows[0].next);
+    const auto& plan = *session().derived().stitching().get();
+    const auto legs = plan::legsOf(plan, plan.trails[0]);
+    ASSERT_GT(legs.size(), 1U);
+    EXPECT_NE(list.rows[0].text.find("straw"), std::string::npos) << list.rows[0].text;
+    EXPECT_EQ(list.rows[0].tag, sheet::Tag(block().pieces[0].id)) << "the glow lies lowest";
+    EXPECT_TRUE(list.rows[1].next) << "its first leg";
+    EXPECT_GE(list.rows.size(), plan.trails.size() + legs.size());
     EXPECT_NE(list.title.find("thread change"), std::string::npos);
+    EXPECT_NE(list.rows.back().detail.find("on the bobbin"), std::string::npos) << list.rows.back().detail;
 }
 
 TEST_F(Views, FinishGivesTheTrimSize) {
