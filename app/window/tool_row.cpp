@@ -6,6 +6,7 @@
 #include "app/look/names.hpp"
 #include "app/look/text.hpp"
 #include "core/measure/say.hpp"
+#include "core/plan/stitch/thread_match.hpp"
 #include "words/press_words.hpp"
 
 #include <QCheckBox>
@@ -274,6 +275,22 @@ bool ToolRow::isPinned() const {
                        [&](const auto& t) { return t.piece == piece->id && t.pinned; });
 }
 
+/// For a piece the best match first, and it says so.
+std::vector<quilt::Thread> ToolRow::threadsFor(const quilt::Piece* piece) const {
+    const auto& quilt = m_session.quilt();
+    const auto* fabric = piece ? quilt::find(quilt.fabrics, piece->fabric) : nullptr;
+    if (!fabric) return quilt.threads;
+    std::vector<quilt::Thread> out;
+    for (const auto& match : plan::threadsFor(quilt.threads, fabric->colour)) {
+        out.push_back(quilt::the(quilt.threads, match.thread));
+        auto& name = out.back().name;
+        if (match.off < plan::nearTo)
+            name =
+                (match.off < plan::matching ? tr("%1: matches") : tr("%1: near")).arg(q(name)).toStdString();
+    }
+    return out;
+}
+
 void ToolRow::fillChoices() {
     const auto& quilt = m_session.quilt();
     const auto* block = m_session.block();
@@ -293,7 +310,7 @@ void ToolRow::fillChoices() {
     fill(*m_background, quilt.fabrics, block ? block->background.value : 0, true);
     m_background->addItem(tr("Strips, creases…"), 0U);
     const auto* piece = m_session.piece();
-    fill(*m_thread, quilt.threads, piece ? piece->thread.value : 0, true);
+    fill(*m_thread, threadsFor(piece), piece ? piece->thread.value : 0, true);
     fillIrons();
     m_thread->setEnabled(piece != nullptr);
     if (m_background->currentIndex() < 0) m_background->setPlaceholderText(tr("Background…"));

@@ -40,6 +40,7 @@ private:
     void chooseIron(int row);
     void buildStitch(QLayout& row);
     void refresh();
+    [[nodiscard]] std::vector<quilt::Thread> threadsFor(const quilt::Piece* piece) const;
     void fillChoices();
     void readSize();
     [[nodiscard]] bool isPinned() const;

@@ -4,6 +4,7 @@
 #include "core/plan/stitch/legs.hpp"
 #include "core/plan/stitch/stitch_amounts.hpp"
 #include "core/plan/stitch/stitch_kind.hpp"
+#include "core/plan/stitch/thread_match.hpp"
 #include "tests/support/shapes.hpp"
 
 #include <algorithm>
@@ -171,6 +172,25 @@ TEST(StitchKinds, GoForwardAndHaveAUsualLength) {
     }
     // Eleven stitches to the inch are 2.31 mm each. Common practice, no source.
     EXPECT_NEAR(quilt::usualLength(quilt::StitchKind::straight).mm(), 2.31, 0.005);
+}
+
+/// A single strand looks lighter and less strong than the spool. Common practice, no source.
+TEST(ThreadsFor, JudgeASingleStrand) {
+    for (const Colour spool : {Colour{120, 40, 40}, Colour{40, 90, 60}, Colour{70, 70, 120}}) {
+        const auto whole = labOf(spool), strand = labOf(strandOf(spool));
+        EXPECT_GT(strand.lightness, whole.lightness);
+        EXPECT_LT(std::hypot(strand.a, strand.b) / strand.lightness,
+                  std::hypot(whole.a, whole.b) / whole.lightness);
+    }
+    const std::vector<quilt::Thread> threads{{ThreadId{1}, "as the cloth", {100, 60, 60}, {}},
+                                             {ThreadId{2}, "a little darker", {80, 41, 41}, {}},
+                                             {ThreadId{3}, "blue", {40, 60, 160}, {}}};
+    const auto found = threadsFor(threads, {100, 60, 60});
+    ASSERT_EQ(found.size(), 3U);
+    EXPECT_EQ(found[0].thread, ThreadId{2}) << "the spool a little darker: its strand is as the cloth";
+    EXPECT_LT(found[0].off, matching);
+    EXPECT_EQ(found[2].thread, ThreadId{3});
+    EXPECT_GT(found[2].off, nearTo);
 }
 
 } // namespace

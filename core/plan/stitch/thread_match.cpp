@@ -1,0 +1,24 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/plan/stitch/thread_match.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace up::plan {
+
+Light strandOf(Colour spool) {
+    const auto light = lightOf(spool);
+    const auto once = [](double channel) { return std::pow(channel, 1 / 1.25); };
+    return {once(light.red), once(light.green), once(light.blue)};
+}
+
+std::vector<ThreadMatch> threadsFor(const std::vector<quilt::Thread>& threads, Colour cloth) {
+    std::vector<ThreadMatch> out;
+    for (const auto& thread : threads)
+        out.push_back({thread.id, difference(labOf(strandOf(thread.colour)), labOf(cloth))});
+    std::stable_sort(out.begin(), out.end(),
+                     [](const ThreadMatch& a, const ThreadMatch& b) { return a.off < b.off; });
+    return out;
+}
+
+} // namespace up::plan
