@@ -45,7 +45,7 @@ void plannedAgain(benchmark::State& state) {
     const auto& after = moved.blocks.front();
     const auto plan = plan::planBlock(after);
     for (auto _ : state)
-        benchmark::DoNotOptimize(plan::planStitching(after, plan, &before));
+        benchmark::DoNotOptimize(plan::planStitching(after, plan, {&before}));
 }
 
 void everyBlock(benchmark::internal::Benchmark* bench) {

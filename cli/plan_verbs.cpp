@@ -118,9 +118,14 @@ struct ArgJson {
         return {{"web", web ? web->name : ""}};
     }
     Json operator()(FabricId id) const { return {{"fabric", fabricName(quilt, id)}}; }
+    Json operator()(ThreadId id) const {
+        const auto* thread = find(quilt.threads, id);
+        return {{"thread", thread ? thread->name : ""}};
+    }
     Json operator()(quilt::Step step) const { return {{"step", keyOf(step)}}; }
     Json operator()(measure::Length length) const { return {{"length", length.mm()}}; }
     Json operator()(check::Fine fine) const { return {{"length", fine.length.mm()}}; }
+    Json operator()(check::Yarn yarn) const { return {{"length", yarn.length.mm()}}; }
     Json operator()(check::Area area) const { return {{"area", area.mm2}}; }
     Json operator()(check::Share share) const { return {{"share", share.part}}; }
     Json operator()(check::Count count) const { return {{"count", count.number}}; }

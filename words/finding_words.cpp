@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "words/finding_words.hpp"
 
+#include "core/base/text.hpp"
 #include "core/measure/say.hpp"
 #include "core/quilt/labels.hpp"
 #include "words/sentences.hpp"
+#include "words/stitch_words.hpp"
 #include "words/translated.hpp"
 
 #include <array>
@@ -98,6 +100,22 @@ constexpr std::array<Plural, valuesOf<Kind>> patterns{{
         "free {2}.",
         "Up to {0} layers lie on each other over {1}: the block gets stiff there. Windows in the web would "
         "free {2}."),
+    N2_("The edge of {0} was to end beneath the stitching of {1}, which is done already. Stitch {0} up to it "
+        "and bring the ends to the back by hand.",
+        "{9} edges were to end beneath stitching that is done already, such as {0} beneath {1}. Stitch up to "
+        "it and bring the ends to the back by hand."),
+    N2_("{0} is stitched in part, {1} are left in {2}, and {3} is on now. Stitch it when {2} is on again.",
+        "{9} pieces are stitched in part and another thread is on now, such as {0}: {1} are left in {2}."),
+    N2_("Nothing lies beneath, and {0} are stitched with a swing: the cloth would pucker.",
+        "Nothing lies beneath, and {0} are stitched with a swing: the cloth would pucker."),
+    N2_("The bobbin of {1} runs out on piece {0}: it lacks {2}. Wind one now.",
+        "{9} bobbins run out in the middle, that of {1} on piece {0}: it lacks {2}. Wind them now."),
+    N2_("{0} is open for {1} without a stitch; the batting holds over {2}. Stitch inside it.",
+        "{9} stretches are wider than the {2} that the batting holds without a stitch, the widest {1} on "
+        "{0}. "
+        "Stitch inside them."),
+    N2_("The needle has stitched for {1} hours: put in a new one.",
+        "The needle has stitched for {1} hours: put in a new one."),
     N2_("Block {0} has no pieces yet. Import a drawing.", "Block {0} has no pieces yet. Import a drawing."),
 }};
 
@@ -157,11 +175,15 @@ struct Saying {
         const auto* fabric = find(quilt.fabrics, id);
         return fabric ? fabric->name : "";
     }
+    std::string operator()(ThreadId id) const { return threadWords(quilt, id); }
     std::string operator()(quilt::Step step) const { return state(step); }
     std::string operator()(measure::Length length) const { return measure::say(length, quilt.units); }
     std::string operator()(check::Fine fine) const {
         return quilt.units == measure::System::inches ? measure::sayInches(fine.length, 32)
                                                       : measure::sayMetric(fine.length);
+    }
+    std::string operator()(check::Yarn yarn) const {
+        return said(N_("{0} m"), {plainNumber(yarn.length.mm() / 1000, 1)});
     }
     std::string operator()(check::Area area) const { return measure::sayArea(area.mm2, quilt.units); }
     std::string operator()(check::Share share) const {
@@ -204,6 +226,10 @@ constexpr std::array<Plural, valuesOf<Fix>> fixes{{
     N2_("Part it", "Part all {0}"),
     N2_("To be bought", "All {0} to be bought"),
     N2_("Drawn through", "All {0} drawn through"),
+    N2_("Lay it beneath", "Lay it beneath"),
+    N2_("Stitch its marks", "Stitch all {0} marks"),
+    N2_("It is wound", "All {0} are wound"),
+    N2_("It is in", "It is in"),
     N2_("Leave it so", "Leave all {0} so"),
 }};
 

@@ -9,17 +9,17 @@
 #include <sstream>
 
 namespace up::words {
+
+std::string plainly(measure::Length length, measure::System units) {
+    return units == measure::System::inches ? measure::fraction(length) + " in" : measure::sayMetric(length);
+}
+
 namespace {
 
 using measure::Length;
 using plan::From;
 using plan::Landmark;
 using plan::PlaceMeasure;
-
-/// Without scant and generous: a hand lays no closer.
-std::string plainly(Length length, measure::System units) {
-    return units == measure::System::inches ? measure::fraction(length) + " in" : measure::sayMetric(length);
-}
 
 const char* spotWords(const PlaceMeasure& m) {
     switch (m.spot) {

@@ -10,6 +10,9 @@
 
 namespace up::words {
 
+/// To the nearest 1/16 in (or 0.1 mm), without scant and generous: a hand lays no closer.
+[[nodiscard]] std::string plainly(measure::Length length, measure::System units);
+
 /// "left tip 3 1/8 in from the left edge, on the level crease; right end 2 in from the top edge".
 [[nodiscard]] std::string measureWords(const std::vector<plan::PlaceMeasure>& measures,
                                        measure::System units);

@@ -3,6 +3,8 @@
 
 #include "core/base/text.hpp"
 #include "core/measure/say.hpp"
+#include "core/plan/stitch/stitch_kind.hpp"
+#include "words/lay_words.hpp"
 #include "words/now_words.hpp"
 #include "words/sentences.hpp"
 #include "words/translated.hpp"
@@ -10,14 +12,6 @@
 #include <algorithm>
 
 namespace up::words {
-namespace {
-
-std::string nearWords(measure::Length length, measure::System units) {
-    return units == measure::System::inches ? measure::fraction(length) + " in" : measure::sayMetric(length);
-}
-
-} // namespace
-
 using quilt::StitchKind;
 
 std::string stitchName(StitchKind kind) {
@@ -33,6 +27,15 @@ std::string stitchName(StitchKind kind) {
     case StitchKind::blind: return tr("Blind stitch by hand");
     case StitchKind::handBlanket: return tr("Blanket stitch by hand");
     case StitchKind::allOver: return tr("Quilting all over, no edges");
+    }
+    return {};
+}
+
+std::string beneathName(quilt::Beneath beneath) {
+    switch (beneath) {
+    case quilt::Beneath::stabiliser: return tr("Stabiliser");
+    case quilt::Beneath::batting: return tr("Batting");
+    case quilt::Beneath::nothing: return tr("Nothing");
     }
     return {};
 }
@@ -71,7 +74,10 @@ std::string threadWords(const quilt::Quilt& quilt, ThreadId id) {
 std::string legWords(const quilt::Quilt& quilt, const quilt::Block& block, const plan::StitchRun& run,
                      int times) {
     const auto piece = piecesWords(block, {run.piece});
-    const auto length = nearWords(run.length(), quilt.units);
+    const auto shortest =
+        quilt.units == measure::System::inches ? measure::Length::ofInches(1, 16) : measure::Length::ofMm(1);
+    const auto length = run.length() < shortest ? said(N_("under {0}"), {plainly(shortest, quilt.units)})
+                                                : plainly(run.length(), quilt.units);
     const auto along =
         said(run.isEdge ? N_("along {0}, {1}") : N_("along a mark on {0}, {1}"), {piece, length});
     if (times == 1) return along;
@@ -81,20 +87,14 @@ std::string legWords(const quilt::Quilt& quilt, const quilt::Block& block, const
 
 namespace {
 
-std::string stabiliserWords(const quilt::EdgeStitch& stitch) {
-    switch (stitch.kind) {
-    case StitchKind::satin:
-    case StitchKind::zigzag:
-    case StitchKind::decorative:
-        return std::string(" ") + tr("Tear-away stabiliser or batting beneath, or it puckers.");
-    case StitchKind::blanket:
-    case StitchKind::straight:
-    case StitchKind::sketched:
-    case StitchKind::scribble:
-    case StitchKind::whip:
-    case StitchKind::blind:
-    case StitchKind::handBlanket:
-    case StitchKind::allOver: return "";
+std::string beneathWords(const quilt::Block& block, StitchKind kind) {
+    switch (block.beneath) {
+    case quilt::Beneath::stabiliser:
+        return plan::wantsStabiliser(kind)
+                   ? std::string(" ") + tr("Tear-away stabiliser beneath, or it puckers.")
+                   : "";
+    case quilt::Beneath::batting: return std::string(" ") + tr("Batting beneath.");
+    case quilt::Beneath::nothing: return "";
     }
     return "";
 }
@@ -133,21 +133,35 @@ std::string useWords(const quilt::Quilt& quilt, const quilt::Block& block, const
     return out;
 }
 
+std::string arrivalWords(const plan::Leg& leg, bool isFirst) {
+    if (isFirst) return "";
+    if (leg.before.empty()) return tr("Go on with the needle down: lift the foot, turn the block.");
+    const bool seam = std::any_of(leg.before.begin(), leg.before.end(),
+                                  [](const auto& travel) { return travel.throughSeam; });
+    return seam ? tr("Go on through the seam allowance: nothing is tied there.")
+                : tr("Lift the foot and go across: the thread between is snipped at the end.");
+}
+
+std::string savingWords(const plan::Saving& saving) {
+    return said(
+        N2_("{0} change of thread fewer, about {1} min", "{0} changes of thread fewer, about {1} min"),
+        static_cast<std::size_t>(saving.changes), {plainNumber(saving.minutes, 0)});
+}
+
+std::string elsewhereWords(const quilt::Quilt& quilt, const plan::Elsewhere& there) {
+    return said(N2_("{0} trail, {1}, about {2} min", "{0} trails, {1}, about {2} min"), there.trails,
+                {plainly(there.length, quilt.units), plainNumber(std::max(1.0, there.minutes), 0)});
+}
+
 LegSaid legSaid(const quilt::Quilt& quilt, const quilt::Block& block, const plan::StitchNow& now) {
     LegSaid out;
     out.what = said(N_("Stitch {0}."), {legWords(quilt, block, now.run, now.leg.times)});
     if (now.at.leg == 0) {
         if (now.newThread) out.because += said(N_("Put on {0}. "), {threadWords(quilt, now.run.thread)});
         out.because += said(N_("Begin at the dot, {0}."), {knotWords(now.begin)});
-        if (now.at.trail == 0)
-            out.because += stabiliserWords(plan::stitchOf(block, the(block.pieces, now.run.piece)));
-    } else if (now.leg.before.empty()) {
-        out.because += tr("Go on with the needle down: lift the foot, turn the block.");
+        if (now.at.trail == 0) out.because += beneathWords(block, now.run.edge.kind);
     } else {
-        const bool seam = std::any_of(now.leg.before.begin(), now.leg.before.end(),
-                                      [](const auto& travel) { return travel.throughSeam; });
-        out.because += seam ? tr("Go on through the seam allowance: nothing is tied there.")
-                            : tr("Lift the foot and go across: the thread between is snipped at the end.");
+        out.because += arrivalWords(now.leg, false);
     }
     if (now.at.leg + 1 < now.legs) return out;
     out.because += std::string(" ") + said(N_("Tie off at its end, {0}."), {knotWords(now.end)});

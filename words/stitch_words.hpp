@@ -2,6 +2,7 @@
 // Stitching in words.
 #pragma once
 
+#include "core/plan/stitch/hints.hpp"
 #include "core/plan/stitch/stitch_amounts.hpp"
 #include "core/plan/work/now_plan.hpp"
 
@@ -11,6 +12,8 @@ namespace up::words {
 
 /// "Satin".
 [[nodiscard]] std::string stitchName(quilt::StitchKind kind);
+/// "Tear-away stabiliser".
+[[nodiscard]] std::string beneathName(quilt::Beneath beneath);
 /// What it needs, and what happens at its corners.
 [[nodiscard]] std::string stitchAdvice(quilt::StitchKind kind);
 /// "iron grey thread"; "no thread yet".
@@ -21,11 +24,19 @@ namespace up::words {
 /// "in the seam allowance".
 [[nodiscard]] std::string knotWords(plan::Knot knot);
 
+/// How the needle gets to a leg of a trail; nothing for the first.
+[[nodiscard]] std::string arrivalWords(const plan::Leg& leg, bool isFirst);
+
 /// "no knot shows".
 [[nodiscard]] std::string knotsWords(plan::Knot begin, plan::Knot end);
 /// "iron grey thread: 12 m on the needle, 11 m on the bobbin", and where the bobbin will be empty.
 [[nodiscard]] std::string useWords(const quilt::Quilt& quilt, const quilt::Block& block,
                                    const plan::ThreadUse& use);
+
+/// "2 changes of thread fewer, about 6 min".
+[[nodiscard]] std::string savingWords(const plan::Saving& saving);
+/// "3 trails, 24 in, about 4 min".
+[[nodiscard]] std::string elsewhereWords(const quilt::Quilt& quilt, const plan::Elsewhere& there);
 
 /// What is said of the leg that is next: what to do, and how to get there and on.
 struct LegSaid {

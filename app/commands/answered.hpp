@@ -17,9 +17,10 @@ template<class T> inline constexpr bool isId = false;
 template<class Tag> inline constexpr bool isId<Id<Tag>> = true;
 template<class Tag> inline constexpr bool isId<std::vector<Id<Tag>>> = true;
 
-/// What may be known from before the question: ids, numbers, words.
+/// What may be known from before the question: ids, numbers, words, a line on the block.
 template<class T>
-concept Carried = isId<T> || std::is_arithmetic_v<T> || std::is_enum_v<T> || std::is_same_v<T, std::string>;
+concept Carried = isId<T> || std::is_arithmetic_v<T> || std::is_enum_v<T> || std::is_same_v<T, std::string> ||
+    std::is_same_v<T, shape::Polyline>;
 
 /// Makes `edit(quilt, answer, known…)` of the quilt as it is now; `edit` captures nothing. False when there
 /// is no answer or the edit failed, which has been said.

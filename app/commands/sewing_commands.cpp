@@ -4,7 +4,9 @@
 #include "app/commands/answered.hpp"
 #include "app/look/text.hpp"
 #include "core/edit/sewing.hpp"
+#include "core/plan/stitch/stitch_amounts.hpp"
 #include "words/now_words.hpp"
+#include "words/stitch_words.hpp"
 
 namespace up::app {
 
@@ -28,13 +30,17 @@ void SewingCommands::record(plan::AtLeg from, std::size_t end, const QString& wh
     if (!found.isNewest() || !found.get()) return; // a moment more
     auto plan = *found.get();                      // kept up with what is recorded
     const auto legs = plan::legsOf(plan, plan.trails[from.trail]);
+    const auto* block = m_session.block();
     edit::Edited out = m_session.quilt();
     for (std::size_t i = from.leg; i < end && i < legs.size() && out; ++i) {
         const auto& leg = legs[i];
         if (leg.done) continue;
         auto& run = plan.runs[leg.run];
+        const auto use = plan::useOfLeg(*block, m_session.derived().block(), plan, leg);
         out = edit::sew(*out, m_session.blockId(),
-                        {run.piece, run.line, leg.times, plan::finishesPiece(plan, leg)}, m_session.now());
+                        {run.piece, run.line, leg.times, plan::finishesPiece(plan, leg), use.needle,
+                         use.bobbin, use.needleMinutes},
+                        m_session.now());
         run.sewn += leg.times;
     }
     if (m_session.apply(std::move(out), what))
@@ -52,12 +58,17 @@ void SewingCommands::askStitch() {
     const auto* block = m_session.block();
     if (!block) return;
     const auto pieces = m_session.chosen();
-    StitchQuestion question{m_session.quilt().units, block->name, block->edge, true, {}, block->jump};
+    StitchQuestion question;
+    question.units = m_session.quilt().units;
+    question.of = block->name;
+    question.edge = block->edge;
+    question.jump = block->jump, question.beneath = block->beneath;
+    question.battingHolds = block->battingHolds;
     if (!pieces.empty()) {
         question.of = words::piecesWords(*block, pieces);
         question.isBlock = false;
         question.asBlock = block->edge;
-        question.edge = plan::stitchOf(*block, the(block->pieces, pieces.back()));
+        question.edge = quilt::stitchOf(*block, the(block->pieces, pieces.back()));
     }
     answered(
         m_session, tr("how edges are stitched"), m_asker.stitch(question),
@@ -65,9 +76,34 @@ void SewingCommands::askStitch() {
            const std::vector<PieceId>& those) {
             if (!those.empty()) return edit::setOwnEdge(quilt, of, those, answer.edge);
             return edit::setEdge(quilt, of, answer.edge.value_or(quilt::EdgeStitch{}))
-                .and_then([&](const quilt::Quilt& with) { return edit::setJump(with, of, answer.jump); });
+                .and_then([&](const quilt::Quilt& with) { return edit::setJump(with, of, answer.jump); })
+                .and_then([&](const quilt::Quilt& with) {
+                    return edit::setBeneath(with, of, answer.beneath, answer.battingHolds);
+                });
         },
         block->id, pieces);
+}
+
+void SewingCommands::askStretch() {
+    const auto* block = m_session.block();
+    const auto now = m_session.next();
+    if (!block || !now.stitch) return m_session.complain(tr("Nothing is left to be stitched here."));
+    const auto& run = now.stitch->run;
+    StitchQuestion question;
+    question.units = m_session.quilt().units;
+    question.of = words::legWords(m_session.quilt(), *block, run, 1);
+    question.edge = run.edge;
+    question.isBlock = false, question.isStretch = true;
+    question.asBlock = quilt::stitchOf(*block, the(block->pieces, run.piece));
+    answered(
+        m_session, tr("how a stretch is stitched"), m_asker.stitch(question),
+        [](const quilt::Quilt& quilt, const StitchAnswer& answer, BlockId of, PieceId piece,
+           const shape::Polyline& line) { return edit::setStretch(quilt, of, piece, line, answer.edge); },
+        block->id, run.piece, run.line);
+}
+
+void SewingCommands::newNeedle() {
+    m_session.apply(edit::withNewNeedle(m_session.quilt()), tr("new needle"));
 }
 
 } // namespace up::app

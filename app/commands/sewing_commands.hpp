@@ -19,6 +19,10 @@ public:
     void setThread(ThreadId thread);
     /// Asks how the chosen pieces are stitched, or the block when none is.
     void askStitch();
+    /// Asks how the stretch is stitched that is next.
+    void askStretch();
+    /// A new needle is in the machine.
+    void newNeedle();
 
 private:
     /// Legs of that trail from there on, up to and without `end`.

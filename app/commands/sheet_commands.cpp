@@ -10,6 +10,7 @@
 #include "output/pdf/pdf.hpp"
 #include "output/svg/svg.hpp"
 #include "words/now_words.hpp"
+#include "words/stitch_words.hpp"
 
 #include <QFileInfo>
 #include <algorithm>
@@ -61,6 +62,12 @@ namespace {
 using MakePages = Result<std::vector<sheet::Page>>(const quilt::Quilt&, const quilt::Block&,
                                                    const output::PageOptions&);
 
+/// On the machine, or about to be.
+ThreadId threadNext(Session& session) {
+    const auto* hints = session.derived().stitchHints().get();
+    return hints && hints->thread ? hints->thread : session.quilt().machine.thread;
+}
+
 /// `make` for the block as it is now.
 PrintKind kindOf(const Session& session, const QString& name, const QString& advice, MakePages* make) {
     return {name, advice, false,
@@ -71,7 +78,28 @@ PrintKind kindOf(const Session& session, const QString& name, const QString& adv
 
 using Sheets = SheetCommands::Sheets;
 
-PrintKind kindOf(const Session& session, Sheets sheets) {
+/// The plan that is shown; another when none is.
+PrintKind waysOf(Session& session) {
+    const auto& found = session.derived().stitching();
+    return {tr("Ways of the needle"),
+            tr("For beside the machine: trail by trail, with the thread that it takes."), false,
+            [quilt = session.quilt(), block = *session.block(),
+             plan = found.isNewest() ? found.shared() : nullptr](const output::PageOptions& options) {
+                const auto own = plan ? *plan : plan::planStitching(block, plan::planBlock(block));
+                return output::wayPages(quilt, block, own, options);
+            }};
+}
+
+PrintKind waysWithOne(Session& session) {
+    const auto thread = threadNext(session);
+    return {tr("Ways with %1").arg(q(words::threadWords(session.quilt(), thread))),
+            tr("What may be stitched in every block while this thread is on."), false,
+            [quilt = session.quilt(), thread](const output::PageOptions& options) {
+                return output::wayPagesWith(quilt, thread, options);
+            }};
+}
+
+PrintKind kindOf(Session& session, Sheets sheets) {
     switch (sheets) {
     case Sheets::tracing:
         return kindOf(
@@ -96,6 +124,8 @@ PrintKind kindOf(const Session& session, Sheets sheets) {
             tr("Which pieces are kept together until they are laid, with their outlines. Once they are cut "
                "apart, the papers come off and the numbers with them."),
             output::labelPages);
+    case Sheets::ways: return waysOf(session);
+    case Sheets::waysWith: return waysWithOne(session);
     case Sheets::onWeb: break;
     }
     auto out =
@@ -117,6 +147,12 @@ bool anyToKeep(const quilt::Block& block) {
         return piece.work.step >= quilt::Step::bonded && piece.work.step < quilt::Step::laid;
     });
 }
+/// Fused, and not stitched yet.
+bool anyToStitch(const quilt::Block& block) {
+    return std::any_of(block.pieces.begin(), block.pieces.end(), [](const auto& piece) {
+        return piece.work.step >= quilt::Step::fused && piece.work.step < quilt::Step::stitched;
+    });
+}
 } // namespace
 
 void SheetCommands::print(Sheets first) {
@@ -124,11 +160,13 @@ void SheetCommands::print(Sheets first) {
     if (!block) return;
     PrintQuestion question;
     question.block = q(block->name);
-    for (const auto sheets :
-         {Sheets::tracing, Sheets::placement, Sheets::mirrored, Sheets::onWeb, Sheets::labels}) {
+    for (const auto sheets : {Sheets::tracing, Sheets::placement, Sheets::mirrored, Sheets::onWeb,
+                              Sheets::labels, Sheets::ways, Sheets::waysWith}) {
         if (!block->layout && (sheets == Sheets::tracing || sheets == Sheets::onWeb))
             continue; // nothing to trace yet
         if (sheets == Sheets::labels && !anyToKeep(*block)) continue;
+        if (sheets == Sheets::ways && !anyToStitch(*block) && sheets != first) continue;
+        if (sheets == Sheets::waysWith && !(anyToStitch(*block) && threadNext(m_session))) continue;
         if (sheets == first) question.first = question.kinds.size();
         question.kinds.push_back(kindOf(m_session, sheets));
     }

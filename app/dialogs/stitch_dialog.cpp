@@ -39,7 +39,10 @@ StitchDialog::StitchDialog(StitchQuestion question, QWidget* parent)
       m_mayBe(named(new QSpinBox(this), "sewing.mayBe")), m_about(new QLabel(this)) {
     auto* column = new QVBoxLayout(this);
     if (!m_question.isBlock) {
-        m_asBlock = named(new QCheckBox(tr("As the block's edges"), this), "sewing.asBlock");
+        m_asBlock =
+            named(new QCheckBox(m_question.isStretch ? tr("As the piece's edge") : tr("As the block's edges"),
+                                this),
+                  "sewing.asBlock");
         m_asBlock->setChecked(!m_question.asBlock || *m_question.asBlock == m_question.edge);
         column->addWidget(m_asBlock);
     }
@@ -55,10 +58,7 @@ StitchDialog::StitchDialog(StitchQuestion question, QWidget* parent)
     form->addRow(tr("Length of a stitch"), m_length);
     form->addRow(tr("Along each edge"), m_passes);
     form->addRow(tr("or, where that saves a knot"), m_mayBe);
-    if (m_question.isBlock) {
-        m_jump = named(new QLineEdit(said(m_question.jump, m_question.units), this), "sewing.jump");
-        form->addRow(tr("May jump in the open (0: never)"), m_jump);
-    }
+    if (m_question.isBlock) addOfBlock(*form);
     m_about->setWordWrap(true);
     m_about->setProperty("role", "quiet");
     column->addWidget(m_about);
@@ -66,9 +66,21 @@ StitchDialog::StitchDialog(StitchQuestion question, QWidget* parent)
     fill(m_question.edge);
     connect(m_kind, &QComboBox::activated, this, &StitchDialog::takeUsual);
     watch({m_kind, m_width, m_length, m_passes, m_mayBe});
-    if (m_jump) watch({m_jump});
+    if (m_question.isBlock) watch({m_jump, m_beneath, m_holds});
     if (m_asBlock) watch({m_asBlock});
     addFoot(*column, tr("Stitch it so"), "sewing.set");
+}
+
+void StitchDialog::addOfBlock(QFormLayout& form) {
+    m_jump = named(new QLineEdit(said(m_question.jump, m_question.units), this), "sewing.jump");
+    form.addRow(tr("May jump in the open (0: never)"), m_jump);
+    m_beneath = named(new QComboBox(this), "sewing.beneath");
+    for (const auto beneath : every<quilt::Beneath>())
+        m_beneath->addItem(q(words::beneathName(beneath)), static_cast<int>(beneath));
+    choose(*m_beneath, m_question.beneath);
+    form.addRow(tr("Beneath it"), m_beneath);
+    m_holds = named(new QLineEdit(said(m_question.battingHolds, m_question.units), this), "sewing.holds");
+    form.addRow(tr("The batting holds over"), m_holds);
 }
 
 void StitchDialog::fill(const quilt::EdgeStitch& edge) {
@@ -82,16 +94,28 @@ void StitchDialog::takeUsual() {
     fill(quilt::usualStitch(chosenIn<quilt::StitchKind>(*m_kind)));
 }
 
+Result<quilt::Length> StitchDialog::between(const QLineEdit& field, measure::System units, double low,
+                                            double high) const {
+    const auto text = field.text().toStdString();
+    return measure::readLength(text, units).and_then([&](quilt::Length length) -> Result<quilt::Length> {
+        if (length.mm() < low || length.mm() > high) return failure(Code::badLength, {text});
+        return length;
+    });
+}
+
+Result<void> StitchDialog::readOfBlock() {
+    const auto jump = between(*m_jump, m_question.units, 0, 1000);
+    if (!jump) return tl::unexpected(jump.error());
+    const auto holds = between(*m_holds, m_question.units, 10, 1000);
+    if (!holds) return tl::unexpected(holds.error());
+    m_answer.jump = *jump, m_answer.battingHolds = *holds;
+    m_answer.beneath = chosenIn<quilt::Beneath>(*m_beneath);
+    return {};
+}
+
 Result<void> StitchDialog::read() {
     m_answer.edge.reset();
     m_answer.jump = m_question.jump;
-    const auto between = [&](const QLineEdit& field, measure::System units, double low, double high) {
-        const auto text = field.text().toStdString();
-        return measure::readLength(text, units).and_then([&](quilt::Length length) -> Result<quilt::Length> {
-            if (length.mm() < low || length.mm() > high) return failure(Code::badLength, {text});
-            return length;
-        });
-    };
     if (m_asBlock && m_asBlock->isChecked()) return {};
     quilt::EdgeStitch edge;
     edge.kind = chosenIn<quilt::StitchKind>(*m_kind);
@@ -103,18 +127,14 @@ Result<void> StitchDialog::read() {
     if (!length) return tl::unexpected(length.error());
     edge.width = *width;
     if (std::abs(length->mm() - usualLength(edge.kind).mm()) > 0.01) edge.length = *length;
-    if (m_jump) {
-        const auto jump = between(*m_jump, m_question.units, 0, 1000);
-        if (!jump) return tl::unexpected(jump.error());
-        m_answer.jump = *jump;
-    }
     m_answer.edge = edge;
-    return {};
+    return m_question.isBlock ? readOfBlock() : Result<void>();
 }
 
 void StitchDialog::follow(bool well) {
     for (QWidget* field : std::initializer_list<QWidget*>{m_kind, m_width, m_length, m_passes, m_mayBe})
         field->setEnabled(!m_asBlock || !m_asBlock->isChecked());
+    if (m_holds) m_holds->setEnabled(chosenIn<quilt::Beneath>(*m_beneath) == quilt::Beneath::batting);
     if (!well || !m_answer.edge) return m_about->clear();
     const double length = lengthOf(*m_answer.edge).mm();
     m_about->setText(tr("%1 stitches to the inch. %2")

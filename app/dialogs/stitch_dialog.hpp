@@ -7,6 +7,7 @@
 
 class QCheckBox;
 class QComboBox;
+class QFormLayout;
 class QLabel;
 class QLineEdit;
 class QSpinBox;
@@ -21,6 +22,10 @@ public:
 
 private:
     void fill(const quilt::EdgeStitch& edge);
+    void addOfBlock(QFormLayout& form);
+    [[nodiscard]] Result<quilt::Length> between(const QLineEdit& field, measure::System units, double low,
+                                                double high) const;
+    [[nodiscard]] Result<void> readOfBlock();
     /// Another kind was chosen: what is usual for it.
     void takeUsual();
     [[nodiscard]] Result<void> read() override;
@@ -32,6 +37,8 @@ private:
     QComboBox* m_kind;
     QLineEdit *m_width, *m_length, *m_jump = nullptr;
     QSpinBox *m_passes, *m_mayBe;
+    QComboBox* m_beneath = nullptr;
+    QLineEdit* m_holds = nullptr;
     QLabel* m_about;
 };
 

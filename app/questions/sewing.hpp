@@ -12,12 +12,17 @@ struct StitchQuestion {
     quilt::EdgeStitch edge;
     bool isBlock = true;                        ///< else pieces have their own, or the block's
     std::optional<quilt::EdgeStitch> asBlock{}; ///< the block's, where pieces are asked for
-    quilt::Length jump;                         ///< of the block
+    bool isStretch = false;                     ///< of one piece: `asBlock` is its edge's
+    quilt::Length jump;                         ///< of the block, as the next two
+    quilt::Beneath beneath = quilt::Beneath::stabiliser;
+    quilt::Length battingHolds = quilt::Block().battingHolds;
 };
 
 struct StitchAnswer {
-    std::optional<quilt::EdgeStitch> edge; ///< none: as the block's
+    std::optional<quilt::EdgeStitch> edge; ///< none: as the block's, or of a stretch as its piece's
     quilt::Length jump;
+    quilt::Beneath beneath = quilt::Beneath::stabiliser;
+    quilt::Length battingHolds = quilt::Block().battingHolds;
 };
 
 } // namespace up::app

@@ -11,7 +11,8 @@ constexpr int pause = 120; // ms
 
 Checker::Checker(Session& session, QObject* parent) : QObject(parent), m_session(session) {
     connect(&session, &Session::changed, this, [this](Change change) {
-        if (change == Change::quilt) m_pause.start();
+        if (change == Change::quilt || m_stitching != m_session.derived().stitching().shared())
+            m_pause.start();
     });
     m_pause.setSingleShot(true);
     m_pause.setInterval(pause);
@@ -22,8 +23,10 @@ Checker::Checker(Session& session, QObject* parent) : QObject(parent), m_session
 void Checker::start() {
     const auto* block = m_session.block();
     if (!block) return finish({});
+    m_stitching = m_session.derived().stitching().shared();
     m_upkeep.find(
-        [quilt = m_session.quilt(), id = block->id, before = m_stack] {
+        [quilt = m_session.quilt(), id = block->id, before = m_stack,
+         stitching = m_session.derived().stitching().isNewest() ? m_stitching : nullptr] {
             const auto& owner = the(quilt.blocks, id);
             auto plan = plan::planBlock(owner, before ? &before->plan : nullptr);
             auto doubts = before && before->underlap == owner.underlap
@@ -35,7 +38,7 @@ void Checker::start() {
                        : std::nullopt;
             answer.judged = std::make_shared<const plan::Judgement>(
                 plan::judge(owner, plan, judged ? &*judged : nullptr));
-            auto found = plan::checkBlock(quilt, owner, plan, *answer.judged, doubts);
+            auto found = plan::checkBlock(quilt, owner, plan, *answer.judged, doubts, stitching.get());
             answer.rows = check::rowsOf(std::move(found.open));
             answer.left = found.left.size();
             answer.stack = std::make_shared<const Stacked>(

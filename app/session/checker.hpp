@@ -48,6 +48,7 @@ private:
     std::vector<check::Row> m_rows;
     std::size_t m_left = 0;
     std::shared_ptr<const Stacked> m_stack;
+    std::shared_ptr<const plan::StitchPlan> m_stitching; ///< that was checked with
     QTimer m_pause; ///< a drag is many changes: checking each would only take the window's time
     Upkeep m_upkeep{this, [this] { start(); }};
 };

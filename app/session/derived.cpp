@@ -16,11 +16,13 @@ void Derived::reset(const quilt::Quilt* quilt, const quilt::Block* block) {
     fresh.m_judgedPieces = std::move(m_judgedPieces);
     fresh.m_pressing = std::move(m_pressing);
     fresh.m_stitching = std::move(m_stitching);
+    fresh.m_stitchHints = std::move(m_stitchHints);
     *this = std::move(fresh);
     m_quilt = quilt;
     m_block = block;
     m_pressing.growOld(block);
     m_stitching.growOld(block);
+    m_stitchHints.growOld(block);
 }
 
 namespace {

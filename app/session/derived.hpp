@@ -7,7 +7,7 @@
 #include "core/plan/block/judge_plan.hpp"
 #include "core/plan/bond/bond_plan.hpp"
 #include "core/plan/lay/dry_lay.hpp"
-#include "core/plan/stitch/stitch_plan.hpp"
+#include "core/plan/stitch/hints.hpp"
 #include "core/plan/trace/by_hand.hpp"
 #include "core/plan/work/now_plan.hpp"
 #include "core/shape/deepest.hpp"
@@ -96,6 +96,7 @@ public:
     /// Where the iron goes, and where the needle goes (aside, by `PlanJob`).
     [[nodiscard]] Found<plan::PressPlan>& pressing() { return m_pressing; }
     [[nodiscard]] Found<plan::StitchPlan>& stitching() { return m_stitching; }
+    [[nodiscard]] Found<plan::StitchHints>& stitchHints() { return m_stitchHints; }
     /// The plan of the block, to be handed to other threads.
     [[nodiscard]] std::shared_ptr<const plan::BlockPlan> sharedBlock();
     /// Where each piece's number stands best: deep inside what shows of it (or of all of it, when nothing
@@ -122,6 +123,7 @@ private:
     std::optional<plan::CutPlan> m_cutting, m_cuttingBefore;
     Found<plan::PressPlan> m_pressing;
     Found<plan::StitchPlan> m_stitching;
+    Found<plan::StitchHints> m_stitchHints;
     std::optional<std::vector<shape::Deepest>> m_spots;
     /// Found before, with what they were found in: most pieces look the same after a change.
     std::map<PieceId, std::pair<shape::Region, shape::Deepest>> m_known;

@@ -14,7 +14,9 @@ void PlanJob::start() {
     if (!block) return;
     auto& derived = m_session.derived();
     if (m_session.view() == View::fuse && !derived.pressing().isNewest()) findPressing(*block);
-    if (m_session.view() == View::stitch && !derived.stitching().isNewest()) findStitching(*block);
+    if (m_session.view() != View::stitch) return;
+    if (!derived.stitching().isNewest()) return findStitching(*block);
+    if (!derived.stitchHints().isNewest() && derived.stitching().get()) findHints(*block);
 }
 
 void PlanJob::findPressing(const quilt::Block& block) {
@@ -34,13 +36,26 @@ void PlanJob::findPressing(const quilt::Block& block) {
 
 void PlanJob::findStitching(const quilt::Block& block) {
     m_upkeep.find(
-        [block, plan = m_session.derived().sharedBlock(), before = m_session.derived().stitching().shared()] {
-            return plan::planStitching(block, *plan, before.get());
+        [block, plan = m_session.derived().sharedBlock(), on = m_session.quilt().machine.thread,
+         before = m_session.derived().stitching().shared()] {
+            return plan::planStitching(block, *plan, {before.get(), on});
         },
         [this, state = m_session.state(), id = block.id](const plan::StitchPlan& found) {
             if (state == m_session.state() && id == m_session.blockId() &&
                 !m_session.derived().stitching().isNewest())
                 m_session.foundStitching(std::make_shared<const plan::StitchPlan>(found));
+        });
+}
+
+void PlanJob::findHints(const quilt::Block& block) {
+    m_upkeep.find(
+        [quilt = m_session.quilt(), id = block.id, plan = m_session.derived().sharedBlock(),
+         stitching = m_session.derived().stitching().shared()] {
+            return plan::hintsFor(quilt, the(quilt.blocks, id), *plan, *stitching);
+        },
+        [this, state = m_session.state(), id = block.id](const plan::StitchHints& found) {
+            if (state == m_session.state() && id == m_session.blockId())
+                m_session.foundStitchHints(std::make_shared<const plan::StitchHints>(found));
         });
 }
 

@@ -172,6 +172,11 @@ void Session::foundStitching(std::shared_ptr<const plan::StitchPlan> stitching) 
     emit changed(Change::place);
 }
 
+void Session::foundStitchHints(std::shared_ptr<const plan::StitchHints> hints) {
+    m_derived.stitchHints().set(std::move(hints), block());
+    emit changed(Change::place);
+}
+
 bool Session::apply(edit::Edited next, const QString& what, const std::string& mergeKey) {
     if (!next) {
         complain(next.error());

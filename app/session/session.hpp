@@ -90,6 +90,7 @@ public:
     /// Where the iron goes has been worked out, of the quilt as it is.
     void foundPressing(std::shared_ptr<const plan::PressPlan> pressing);
     /// And where the needle goes.
+    void foundStitchHints(std::shared_ptr<const plan::StitchHints> hints);
     void foundStitching(std::shared_ptr<const plan::StitchPlan> stitching);
 
     // --- edits

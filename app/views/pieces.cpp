@@ -3,6 +3,7 @@
 
 #include "app/look/look.hpp"
 #include "core/sheet/figures.hpp"
+#include "words/lay_words.hpp"
 #include "words/now_words.hpp"
 
 namespace up::app {
@@ -25,9 +26,7 @@ Colour threadColour(const quilt::Quilt& quilt, ThreadId id) {
 }
 
 std::string near(const quilt::Quilt& quilt, double mm) {
-    const auto length = Length::ofMm(mm);
-    return quilt.units == measure::System::inches ? measure::fraction(length) + " in"
-                                                  : measure::sayMetric(length);
+    return words::plainly(Length::ofMm(mm), quilt.units);
 }
 
 std::string numbersOf(const quilt::Block& block, const std::vector<PieceId>& pieces) {

@@ -8,6 +8,7 @@
 #include "core/plan/stitch/stitch_kind.hpp"
 #include "core/sheet/figures.hpp"
 #include "core/stitch/stitches.hpp"
+#include "words/now_words.hpp"
 #include "words/stitch_words.hpp"
 #include "words/translated.hpp"
 
@@ -122,9 +123,8 @@ sheet::Layer stitchLayer(const Look& look, const StitchPlan& plan) {
     sheet::Layer layer{"stitches", {}, {}, quilt::cutBox(look.block)};
     for (const auto& run : plan.runs) {
         const auto at = static_cast<std::size_t>(quilt::numberOf(look.block, run.piece)) - 1;
-        const auto& edge = plan::stitchOf(look.block, look.block.pieces[at]);
         const auto& piece = run.isEdge ? look.derived.block().regions[at] : shape::Region();
-        const auto stitches = stitch::stitchesAlong(run.line, plan::repeatOf(edge), piece);
+        const auto stitches = stitch::stitchesAlong(run.line, plan::repeatOf(run.edge), piece);
         const auto colour = threadColour(look.quilt, run.thread);
         const auto lines = sheet::contoursOf(std::vector<shape::Polyline>{stitches});
         layer.items.push_back(sheet::Shape{
@@ -197,9 +197,38 @@ void addThreadRows(const Look& look, const plan::StitchAmounts& amounts, Rows& r
     }
 }
 
+void addElsewhere(const Look& look, const plan::StitchHints& hints, Rows& rows) {
+    for (const auto& there : hints.elsewhere) {
+        Row row{words::said(N_("Also {0}: {1}"), {words::threadWords(look.quilt, hints.thread),
+                                                  the(look.quilt.blocks, there.block).name}),
+                words::elsewhereWords(look.quilt, there), there.block};
+        row.swatch = threadColour(look.quilt, hints.thread);
+        rows.rows.push_back(std::move(row));
+    }
+}
+
+void addHints(const Look& look, const plan::StitchHints& hints, Rows& rows) {
+    addElsewhere(look, hints, rows);
+    for (const auto& saving : hints.savings) {
+        if (!find(look.block.pieces, saving.piece)) continue;
+        Row row{words::said(N_("{0} in {1}"), {words::piecesWords(look.block, {saving.piece}),
+                                               words::threadWords(look.quilt, saving.thread)}),
+                words::savingWords(saving), saving.piece};
+        row.swatch = threadColour(look.quilt, saving.thread);
+        rows.rows.push_back(std::move(row));
+    }
+    if (!hints.widest) return;
+    const auto across = near(look.quilt, hints.widest->across.mm());
+    rows.rows.push_back(
+        {hints.widest->piece ? words::said(N_("Widest without a stitch: {0}, on {1}"),
+                                           {across, words::piecesWords(look.block, {hints.widest->piece})})
+                             : words::said(N_("Widest without a stitch: {0}, on the background"), {across}),
+         words::tr("batting is held 4 to 10 in apart, by its maker's leaflet"), hints.widest->piece});
+}
+
 std::string titleOf(const StitchPlan& plan) {
     if (std::all_of(plan.runs.begin(), plan.runs.end(), [](const StitchRun& run) { return run.isDone(); }))
-        return words::tr("All edges are stitched");
+        return words::tr("All stitched");
     return words::said(N2_("{0} thread change", "{0} thread changes"),
                        static_cast<std::size_t>(plan.threadChanges));
 }
@@ -234,6 +263,7 @@ ViewParts stitchParts(const Look& look) {
         addTrailRows(look, *plan, parts.rows);
         addThreadRows(look, plan::amountsOf(look.block, look.derived.block(), *plan, look.quilt.threads),
                       parts.rows);
+        if (const auto* hints = look.derived.stitchHints().get()) addHints(look, *hints, parts.rows);
     }
     parts.scene.panels.push_back(std::move(panel));
     return parts;

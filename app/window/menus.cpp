@@ -229,6 +229,11 @@ void Menus::buildIron() {
 void Menus::buildNeedle() {
     auto* menu = m_window.menuBar()->addMenu(tr("&Needle"));
     add(menu, "stitch.how", tr("&How edges are stitched…"), {}, [&] { m_room.sewing.askStitch(); });
+    add(menu, "stitch.stretch", tr("How the next &stretch is stitched…"), {},
+        [&] { m_room.sewing.askStretch(); });
+    add(menu, "stitch.needle", tr("A new &needle is in"), {}, [&] { m_room.sewing.newNeedle(); });
+    add(menu, "stitch.sheet", tr("Print the &ways…"), {},
+        [&] { m_room.sheets.print(SheetCommands::Sheets::ways); });
     add(menu, "stitch.trail", tr("The whole &trail is stitched"), {}, [&] { m_room.sewing.trailDone(); });
     add(menu, "stitch.stitches", tr("Show every &stitch"), QKeySequence("X"),
         [&] { m_room.session.showStitches(!m_room.session.showsStitches()); });

@@ -78,7 +78,7 @@ bool takePicture(QApplication& application, Window& window, const Pose& pose) {
     window.show();
     do
         application.processEvents();
-    while (window.room().checker.isBusy());
+    while (window.room().checker.isBusy() || window.room().planning.isBusy());
     application.processEvents();
     bool saved = false, finished = false;
     pressAll(window, pose.press, !pose.lookAt.isEmpty(), [&](QWidget& front) {

@@ -53,16 +53,25 @@ enum class Kind : std::uint8_t {
     hiddenWholly,  ///< nothing of it shows: {piece}
     marksLost,     ///< paper off, marks not drawn: {piece}
     stiff,         ///< many layers: {how many, area, area of web that windows free}
-    noPieces       ///< {block}
+    stitchedTooEarly, ///< the upper is stitched where the end of the lower was to lie beneath: {lower, upper}
+    begunBefore, ///< stitched in part, and another thread is on: {piece, how much is open, thread of it, thread that is on}
+    noStabiliser, ///< nothing is beneath what swings: {pieces}
+    bobbinEnds,   ///< in the middle: {piece where, thread, what its bobbin lacks}
+    openStretch, ///< wider than the batting holds: {piece (none: the background), how wide, how wide it may be}
+    needleWorn, ///< {block, hours}
+    noPieces    ///< {block}
 };
 constexpr auto keysOf(Kind) {
     return std::to_array<std::string_view>(
-        {"interwoven",      "laidOutOfOrder", "larger",        "webUsedUp",       "offCutGone",
-         "othersLaidOut",   "cameReversed",   "reversedTwice", "readsBackwards",  "oneHand",
-         "clothShort",      "printAcross",    "clothTaken",    "marksToDraw",     "outsideFinished",
-         "runsOffTooShort", "dottedShows",    "peeks",         "reachesTooShort", "thin",
-         "shinesThrough",   "inTheSeamLine",  "nearlyPeeks",   "unitBroken",      "hiddenWholly",
-         "marksLost",       "stiff",          "noPieces"});
+        {"interwoven",     "laidOutOfOrder", "larger",          "webUsedUp",
+         "offCutGone",     "othersLaidOut",  "cameReversed",    "reversedTwice",
+         "readsBackwards", "oneHand",        "clothShort",      "printAcross",
+         "clothTaken",     "marksToDraw",    "outsideFinished", "runsOffTooShort",
+         "dottedShows",    "peeks",          "reachesTooShort", "thin",
+         "shinesThrough",  "inTheSeamLine",  "nearlyPeeks",     "unitBroken",
+         "hiddenWholly",   "marksLost",      "stiff",           "stitchedTooEarly",
+         "begunBefore",    "noStabiliser",   "bobbinEnds",      "openStretch",
+         "needleWorn",     "noPieces"});
 }
 [[nodiscard]] constexpr Severity severityOf(Kind kind) {
     return kind <= Kind::othersLaidOut ? Severity::blocked : Severity::doubtful;
@@ -74,38 +83,48 @@ enum class Fix : std::uint8_t {
     markRunsOff,
     mirror,
     otherSide,
-    trimLower,    ///< the lower piece is cut back
-    widenUpper,   ///< the upper piece is made wider there
-    nudgeUpper,   ///< the upper piece is moved over it
-    tuck,         ///< the lower piece grows beneath the upper
-    untie,        ///< one of them is cut in two
-    line,         ///< it gets a lining
-    cutAway,      ///< what lies behind is cut away after stitching
-    windows,      ///< windows are cut in the web
-    carryOn,      ///< it runs off the block
-    noUnit,       ///< the pieces are no unit any more
-    leaveOut,     ///< the piece is taken out of the block
-    bringUp,      ///< it goes over all that lies on it
-    anyWay,       ///< it no longer matters how the print runs over them
-    nearFabric,   ///< another fabric of the stash, near in colour and as light
-    turnPiece,    ///< one of its chunk's pieces is turned on the web
-    part,         ///< its chunk is cut in two
-    shoppingList, ///< it is to be bought
-    drawnThrough, ///< its marks were drawn after all
-    leaveSo       ///< it was looked at and may be; every doubtful finding has it last
+    trimLower,     ///< the lower piece is cut back
+    widenUpper,    ///< the upper piece is made wider there
+    nudgeUpper,    ///< the upper piece is moved over it
+    tuck,          ///< the lower piece grows beneath the upper
+    untie,         ///< one of them is cut in two
+    line,          ///< it gets a lining
+    cutAway,       ///< what lies behind is cut away after stitching
+    windows,       ///< windows are cut in the web
+    carryOn,       ///< it runs off the block
+    noUnit,        ///< the pieces are no unit any more
+    leaveOut,      ///< the piece is taken out of the block
+    bringUp,       ///< it goes over all that lies on it
+    anyWay,        ///< it no longer matters how the print runs over them
+    nearFabric,    ///< another fabric of the stash, near in colour and as light
+    turnPiece,     ///< one of its chunk's pieces is turned on the web
+    part,          ///< its chunk is cut in two
+    shoppingList,  ///< it is to be bought
+    drawnThrough,  ///< its marks were drawn after all
+    layStabiliser, ///< stabiliser goes beneath
+    stitchMarks,   ///< its marks are stitched too
+    windBobbin,    ///< as many bobbins of that thread are wound as are lacking
+    newNeedle,     ///< a new one is put in
+    leaveSo        ///< it was looked at and may be; every doubtful finding has it last
 };
 constexpr auto keysOf(Fix) {
     return std::to_array<std::string_view>(
-        {"moveInside", "markRunsOff", "mirror",       "otherSide",    "trimLower", "widenUpper",
-         "nudgeUpper", "tuck",        "untie",        "line",         "cutAway",   "windows",
-         "carryOn",    "noUnit",      "leaveOut",     "bringUp",      "anyWay",    "nearFabric",
-         "turnPiece",  "part",        "shoppingList", "drawnThrough", "leaveSo"});
+        {"moveInside", "markRunsOff", "mirror",       "otherSide",    "trimLower",     "widenUpper",
+         "nudgeUpper", "tuck",        "untie",        "line",         "cutAway",       "windows",
+         "carryOn",    "noUnit",      "leaveOut",     "bringUp",      "anyWay",        "nearFabric",
+         "turnPiece",  "part",        "shoppingList", "drawnThrough", "layStabiliser", "stitchMarks",
+         "windBobbin", "newNeedle",   "leaveSo"});
 }
 
 /// A length that is told apart from others by less than a sixteenth: said to 1/32 in.
 struct Fine {
     measure::Length length;
     bool operator==(const Fine&) const = default;
+};
+/// Of thread: said in metres.
+struct Yarn {
+    measure::Length length;
+    bool operator==(const Yarn&) const = default;
 };
 struct Area {
     double mm2 = 0;
@@ -122,8 +141,8 @@ struct Count {
 };
 
 /// What a sentence speaks of. Names and numbers are looked up when it is said.
-using Arg = std::variant<PieceId, std::vector<PieceId>, BlockId, WebId, FabricId, quilt::Step,
-                         measure::Length, Fine, Area, Share, Count>;
+using Arg = std::variant<PieceId, std::vector<PieceId>, BlockId, WebId, FabricId, ThreadId, quilt::Step,
+                         measure::Length, Fine, Yarn, Area, Share, Count>;
 
 struct Finding {
     Kind kind;

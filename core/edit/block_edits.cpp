@@ -50,7 +50,10 @@ void remap(Piece& piece, const Transform& by, bool keepWidths) {
     if (piece.recipe) piece.recipe = pattern::remapped(*piece.recipe, by, keepWidths);
     const auto remade = wasMade ? pattern::outlineOf(*piece.recipe) : failure(Code::noSuchShape);
     piece.outline = remade ? *remade : transformed(*piece.outline, by);
-    for (auto* lines : {&piece.marks, &piece.dotted, &piece.sewn}) {
+    std::vector<Shared<std::vector<shape::Contour>>*> all{&piece.marks, &piece.dotted, &piece.sewn};
+    for (auto& stretch : piece.stretches)
+        all.push_back(&stretch.along);
+    for (auto* lines : all) {
         auto there = **lines;
         for (auto& line : there)
             line = transformed(line, by);

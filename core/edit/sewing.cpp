@@ -1,23 +1,93 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/edit/sewing.hpp"
 
+#include "core/base/spoken.hpp"
 #include "core/edit/change.hpp"
+#include "core/measure/say.hpp"
+#include "core/shape/stretches.hpp"
+
+#include <algorithm>
 
 namespace up::edit {
 
 using quilt::Block;
 using quilt::Piece;
 
+namespace {
+
+/// A stretch that lies on the block, as the piece's outline is drawn.
+shape::Contour asDrawn(const Piece& piece, const shape::Polyline& line) {
+    auto out = transformed(shape::contourThrough(line), placing(piece).inverse());
+    out.closed = false;
+    return out;
+}
+
+void take(std::optional<quilt::Length>& left, quilt::Length length) {
+    if (left) left = std::max(*left - length, quilt::Length());
+}
+
+} // namespace
+
 Edited sew(const Quilt& quilt, BlockId block, const Seam& seam, std::int64_t time) {
+    ThreadId with;
     auto out = changePiece(quilt, block, seam.piece, [&](Block&, Piece& piece) {
-        auto line = transformed(shape::contourThrough(seam.line), placing(piece).inverse());
-        line.closed = false;
         auto sewn = *piece.sewn;
-        sewn.insert(sewn.end(), static_cast<std::size_t>(seam.times), line);
+        sewn.insert(sewn.end(), static_cast<std::size_t>(seam.times), asDrawn(piece, seam.line));
         piece.sewn = std::move(sewn);
+        with = piece.thread;
     });
-    if (!out || !seam.finishes) return out;
+    if (!out) return out;
+    if (auto* thread = find(out->threads, with)) {
+        out->machine.thread = with;
+        take(thread->spool, seam.needle);
+        take(thread->bobbin, seam.bobbin);
+    }
+    out->machine.needleMinutes += seam.needleMinutes;
+    if (!seam.finishes) return out;
     return record(*out, block, {seam.piece}, quilt::Step::stitched, time);
+}
+
+Edited setStretch(const Quilt& quilt, BlockId block, PieceId id, const shape::Polyline& line,
+                  const std::optional<quilt::EdgeStitch>& edge) {
+    constexpr double same = 0.6; // mm
+    return changePiece(quilt, block, id, [&](Block&, Piece& piece) {
+        const auto own = asDrawn(piece, line);
+        for (auto& stretch : piece.stretches) {
+            auto along = *stretch.along;
+            std::erase_if(along, [&](const shape::Contour& c) {
+                return shape::liesAlong(c, {own}, same) && shape::liesAlong(own, {c}, same);
+            });
+            stretch.along = std::move(along);
+        }
+        std::erase_if(piece.stretches,
+                      [](const quilt::StretchStitch& stretch) { return stretch.along->empty(); });
+        if (edge) piece.stretches.push_back({std::vector{own}, *edge});
+    });
+}
+
+Edited setBeneath(const Quilt& quilt, BlockId block, quilt::Beneath beneath, quilt::Length battingHolds) {
+    const auto leastHeld = quilt::Length::ofMm(10), mostHeld = quilt::Length::ofMm(1000);
+    if (battingHolds < leastHeld || battingHolds > mostHeld)
+        return failure(Code::absurdSize,
+                       {spoken("batting"), measure::say(battingHolds, quilt.units),
+                        measure::say(leastHeld, quilt.units), measure::say(mostHeld, quilt.units)});
+    return changeBlock(quilt, block,
+                       [&](Quilt&, Block& b) { b.beneath = beneath, b.battingHolds = battingHolds; });
+}
+
+Quilt withNewNeedle(const Quilt& quilt) {
+    Quilt out = quilt;
+    out.machine.needleMinutes = 0;
+    return out;
+}
+
+Edited windBobbin(const Quilt& quilt, ThreadId id, quilt::Length length) {
+    Quilt out = quilt;
+    auto* thread = find(out.threads, id);
+    if (!thread) return failure(Code::noSuchSupply, {std::to_string(id.value)});
+    thread->bobbin = thread->bobbin.value_or(quilt::Length()) + length;
+    take(thread->spool, length);
+    return out;
 }
 
 Edited setOwnEdge(const Quilt& quilt, BlockId block, const std::vector<PieceId>& pieces,

@@ -2,12 +2,14 @@
 #include "core/mend/mend.hpp"
 #include "core/edit/saying.hpp"
 
+#include "core/edit/sewing.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/edit/tracing.hpp"
 #include "core/mend/reshaping.hpp"
 #include "core/plan/check/check_plan.hpp"
 
 #include <algorithm>
+#include <cmath>
 
 namespace up::mend {
 
@@ -48,6 +50,25 @@ Edited dissolved(const Quilt& quilt, BlockId id, PieceId member) {
     return edit::setUnit(quilt, id, pieces, false);
 }
 
+Edited onStabiliser(const Quilt& quilt, BlockId id) {
+    const auto* block = find(quilt.blocks, id);
+    if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});
+    return edit::setBeneath(quilt, id, quilt::Beneath::stabiliser, block->battingHolds);
+}
+
+/// As much as is lacking, in whole metres.
+Edited wound(const Quilt& quilt, const Finding& finding) {
+    constexpr double metre = 1000; // mm
+    for (std::size_t i = 0; i + 1 < finding.args.size(); ++i) {
+        const auto* thread = std::get_if<ThreadId>(&finding.args[i]);
+        const auto* lacks = std::get_if<check::Yarn>(&finding.args[i + 1]);
+        if (thread && lacks)
+            return edit::windBobbin(quilt, *thread,
+                                    Length::ofMm(std::ceil(lacks->length.mm() / metre) * metre));
+    }
+    return quilt;
+}
+
 } // namespace
 
 Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
@@ -79,6 +100,10 @@ Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
     case Fix::part:
     case Fix::shoppingList: return withOtherCloth(quilt, block, piece, fix);
     case Fix::drawnThrough: return edit::marksDrawnThrough(quilt, block, piece);
+    case Fix::layStabiliser: return onStabiliser(quilt, block);
+    case Fix::stitchMarks: return edit::set(quilt, block, {piece}, &quilt::Piece::marksStitched, true);
+    case Fix::windBobbin: return wound(quilt, finding);
+    case Fix::newNeedle: return edit::withNewNeedle(quilt);
     case Fix::leaveSo: return edit::leaveSo(quilt, block, {plan::leftSo(finding)});
     }
     return quilt;

@@ -222,7 +222,8 @@ constexpr auto fieldsOf(Of<Piece>) {
                       unlessUsual("marksStitched", &T::marksStitched),
                       unlessUsual("lifts", &T::lifts).of(About::making),
                       unlessUsual("edge", &T::edge),
-                      unlessUsual("sewn", &T::sewn).of(About::making)};
+                      unlessUsual("sewn", &T::sewn).of(About::making),
+                      unlessUsual("stretches", &T::stretches)};
 }
 
 constexpr auto fieldsOf(Of<Traced>) {
@@ -267,6 +268,14 @@ constexpr auto fieldsOf(Of<EdgeStitch>) {
                       unlessUsual("length", &T::length).within(0.1, 25.4),
                       unlessUsual("passes", &T::passes).within(1, 9),
                       unlessUsual("mayBe", &T::mayBe).within(1, 9)};
+}
+
+constexpr auto fieldsOf(Of<StretchStitch>) {
+    return std::tuple{always("along", &StretchStitch::along), always("edge", &StretchStitch::edge)};
+}
+constexpr auto fieldsOf(Of<AtMachine>) {
+    return std::tuple{unlessUsual("thread", &AtMachine::thread),
+                      unlessUsual("needleMinutes", &AtMachine::needleMinutes).within(0, 1e6)};
 }
 
 constexpr auto fieldsOf(Of<GroundPatch>) {
@@ -321,7 +330,9 @@ constexpr auto fieldsOf(Of<Block>) {
                       unlessUsual("onCloth", &T::onCloth),
                       unlessUsual("fusing", &T::fusing),
                       unlessUsual("pressed", &T::pressed),
-                      unlessUsual("jump", &T::jump).within(0, 1000)};
+                      unlessUsual("jump", &T::jump).within(0, 1000),
+                      unlessUsual("beneath", &T::beneath),
+                      unlessUsual("battingHolds", &T::battingHolds).within(10, 1000)};
 }
 
 constexpr auto fieldsOf(Of<LogEntry>) {
@@ -347,6 +358,7 @@ constexpr auto fieldsOf(Of<Quilt>) {
                       unlessUsual("wants", &T::wants),
                       unlessUsual("irons", &T::irons),
                       unlessUsual("iron", &T::iron),
+                      unlessUsual("machine", &T::machine),
                       always("blocks", &T::blocks),
                       always("log", &T::log)};
 }

@@ -48,6 +48,10 @@ shape::Box cutBox(const Block& block) {
     return finishedBox(block).grownBy(seamAllowance.mm());
 }
 
+const EdgeStitch& stitchOf(const Block& block, const Piece& piece) {
+    return piece.edge ? *piece.edge : block.edge;
+}
+
 Transform placing(const Piece& piece) {
     const auto& p = piece.place;
     const auto centre = boundsOf(*piece.outline).centre();

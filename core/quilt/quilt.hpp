@@ -174,6 +174,7 @@ struct Piece {
     std::optional<EdgeStitch> edge{}; ///< how its own edge is stitched; none: as the block's
     /// Stretches of its edge and marks that are stitched, as its outline is drawn, while not all are.
     Shared<std::vector<shape::Contour>> sewn{};
+    std::vector<StretchStitch> stretches{}; ///< of it that are stitched otherwise than its edge
     bool operator==(const Piece&) const;
     [[nodiscard]] bool hasMarks() const { return !marks->empty(); }
 };
@@ -276,6 +277,9 @@ struct Block {
     Fusing fusing = Fusing::atOnce;
     std::vector<Pressed> pressed{};       ///< as it was done
     Length jump = Length::ofInches(1, 2); ///< so far the needle may go in the open without tying off
+    Beneath beneath = Beneath::stabiliser;
+    Length battingHolds =
+        Length::ofInches(4, 1); ///< so wide a stretch may be without a stitch, if batting is beneath
     bool operator==(const Block&) const;
 };
 
@@ -337,6 +341,7 @@ struct Quilt {
     std::vector<Want> wants{}; ///< the shopping list
     std::vector<Iron> irons{};
     IronId iron; ///< in use; none: the household iron that comes with the program
+    AtMachine machine{};
     Shared<std::vector<LogEntry>> log;
     std::uint32_t nextId = 1;
     Extra extra;
@@ -366,6 +371,9 @@ template<class Items, class ItemId> [[nodiscard]] auto& the(Items& items, ItemId
 [[nodiscard]] shape::Box finishedBox(const Block& block);
 /// With its seam allowance all round: what is cut.
 [[nodiscard]] shape::Box cutBox(const Block& block);
+
+/// The piece's own stitch, or the block's.
+[[nodiscard]] const EdgeStitch& stitchOf(const Block& block, const Piece& piece);
 
 /// The outline where the piece lies on the block: drawing, turned and moved.
 [[nodiscard]] shape::Transform placing(const Piece& piece);

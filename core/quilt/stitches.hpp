@@ -2,11 +2,15 @@
 // How an edge is stitched.
 #pragma once
 
+#include "core/base/id.hpp"
 #include "core/base/names.hpp"
+#include "core/base/shared.hpp"
 #include "core/measure/length.hpp"
+#include "core/shape/path.hpp"
 
 #include <cstdint>
 #include <optional>
+#include <vector>
 
 namespace up::quilt {
 
@@ -38,6 +42,30 @@ struct EdgeStitch {
     int passes = 1;                          ///< how often each stretch is stitched
     std::optional<int> mayBe{};              ///< or so often, where that saves a knot
     bool operator==(const EdgeStitch&) const = default;
+};
+
+/// Stretches of a piece's edge, or marks on it, that are stitched in a way of their own.
+struct StretchStitch {
+    Shared<std::vector<shape::Contour>> along; ///< open lines, as the piece's outline is drawn
+    EdgeStitch edge;
+    bool operator==(const StretchStitch&) const = default;
+};
+
+/// What lies under a block while it is stitched.
+enum class Beneath : std::uint8_t {
+    stabiliser, ///< torn or washed away afterwards
+    batting,    ///< the block is quilted as it is stitched
+    nothing
+};
+constexpr auto keysOf(Beneath) {
+    return std::to_array<std::string_view>({"stabiliser", "batting", "nothing"});
+}
+
+/// The sewing machine as it stands.
+struct AtMachine {
+    ThreadId thread;          ///< on it; none: nobody has said
+    double needleMinutes = 0; ///< that the needle in it has stitched
+    bool operator==(const AtMachine&) const = default;
 };
 
 /// What the machine is set to, or the hand does, when nothing else is said. Source: common practice.

@@ -24,7 +24,7 @@ struct Square {
 
 } // namespace
 
-Deepest deepestPoint(const Region& region, double precision) {
+Deepest deepestPoint(const Region& region, double precision, double share) {
     breathe();
     const Box box = region.bounds();
     if (box.isEmpty()) return {};
@@ -39,7 +39,7 @@ Deepest deepestPoint(const Region& region, double precision) {
         const Square s = open.top();
         open.pop();
         if (s.depth > best.depth) best = {s.centre, s.depth};
-        if (s.most() - best.depth <= std::max(precision, best.depth / 8)) break;
+        if (s.most() - best.depth <= std::max(precision, best.depth * share)) break;
         for (const double dx : {-0.5, 0.5})
             for (const double dy : {-0.5, 0.5})
                 add({s.centre.x + dx * s.half, s.centre.y + dy * s.half}, s.half / 2);

@@ -13,7 +13,8 @@ namespace {
 
 class Planning {
 public:
-    Planning(WholeNetwork network, const Field& field) : m_network(std::move(network)), m_field(field) {}
+    Planning(WholeNetwork network, const Field& field, std::optional<int> on)
+        : m_network(std::move(network)), m_field(field), m_on(on) {}
 
     Stitching run() {
         if (m_network.arcs().empty()) return {};
@@ -33,6 +34,7 @@ public:
 private:
     void byTurns() {
         TurnsJob job;
+        job.on = m_on;
         for (const auto& arc : m_network.arcs()) {
             for (const auto first : arc.first)
                 job.before.emplace_back(first, job.thread.size());
@@ -73,7 +75,9 @@ private:
     }
 
     Ways waysFor(const Arcs& part) {
-        auto ways = waysOf(m_network.only(part));
+        auto network = m_network.only(part);
+        network.on = m_on;
+        auto ways = waysOf(network);
         tell(ways, part);
         return ways;
     }
@@ -106,14 +110,15 @@ private:
 
     WholeNetwork m_network;
     const Field& m_field;
+    std::optional<int> m_on;
     Stitching m_out;
 };
 
 } // namespace
 
 Stitching stitchingOf(const Runs& runs, const std::vector<Line>& lines, const std::vector<bool>& done,
-                      const Field& field) {
-    return Planning(WholeNetwork(runs, lines, done, field), field).run();
+                      const Field& field, std::optional<int> on) {
+    return Planning(WholeNetwork(runs, lines, done, field), field, on).run();
 }
 
 } // namespace up::stitch

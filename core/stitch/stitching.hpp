@@ -5,6 +5,7 @@
 #include "core/stitch/runs.hpp"
 #include "core/stitch/travel.hpp"
 
+#include <optional>
 #include <variant>
 
 namespace up::stitch {
@@ -34,8 +35,9 @@ struct Stitching {
 };
 
 /// Fewest thread changes, then fewest trails, then least jumping; every run that is not `done` as often as its line
-/// says. `done`: by run.
+/// says. `done`: by run. `on`: a thread that is on already, which comes first where that costs nothing.
 [[nodiscard]] Stitching stitchingOf(const Runs& runs, const std::vector<Line>& lines,
-                                    const std::vector<bool>& done, const Field& field);
+                                    const std::vector<bool>& done, const Field& field,
+                                    std::optional<int> on = {});
 
 } // namespace up::stitch

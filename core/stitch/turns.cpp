@@ -60,10 +60,10 @@ public:
         lookAhead(above);
     }
 
-    [[nodiscard]] Turns run() const {
+    [[nodiscard]] Turns run(std::optional<int> on) const {
         const Done none(m_thread.size());
         if (m_order.empty()) return {};
-        const auto found = good(none);
+        const auto found = goingOn(on, good(none));
         const auto turns = static_cast<int>(found.front().size());
         if (turns > turnsLeft(none)) {
             const auto [fewer, sure] = better(none, turns);
@@ -72,8 +72,26 @@ public:
         return turnsFor(found, true);
     }
 
+    [[nodiscard]] std::size_t least() const {
+        return static_cast<std::size_t>(turnsLeft(Done(m_thread.size())));
+    }
+
 private:
     using Way = std::vector<std::size_t>; ///< kinds, as put on
+
+    /// With that thread first, if no more turns come of it.
+    [[nodiscard]] std::vector<Way> goingOn(std::optional<int> on, std::vector<Way> found) const {
+        const auto kind = on ? std::find(m_kinds.begin(), m_kinds.end(), *on) : m_kinds.end();
+        if (kind == m_kinds.end()) return found;
+        const auto first = static_cast<std::size_t>(kind - m_kinds.begin());
+        Done done(m_thread.size());
+        const auto stitched = stitchAll(first, done).size();
+        if (stitched == 0) return found;
+        auto after = stitched == m_order.size() ? std::vector<Way>{{}} : good(done);
+        for (auto& way : after)
+            way.insert(way.begin(), first);
+        return after.front().size() <= found.front().size() ? after : found;
+    }
 
     /// Those that wait come after what they wait for; what waits in a circle is left out.
     void sort(const std::vector<std::vector<std::size_t>>& above) {
@@ -194,7 +212,7 @@ private:
     }
 
     /// Turn by turn the states that leave least to do are followed, so many of them.
-    [[nodiscard]] std::vector<Way> good(const Done& none) const {
+    [[nodiscard]] std::vector<Way> good(const Done& begin) const {
         constexpr std::size_t width = 150, mostOthers = 12;
         struct State {
             Done done;
@@ -202,7 +220,10 @@ private:
             std::size_t open; ///< things that are not done
             int left;         ///< turns at least
         };
-        std::vector<State> beam{{none, {}, m_order.size(), 0}};
+        std::size_t still = 0;
+        for (const auto i : m_order)
+            still += !begin.has(i);
+        std::vector<State> beam{{begin, {}, still, 0}};
         while (beam.front().open > 0) {
             breathe();
             std::vector<State> next;
@@ -254,8 +275,12 @@ private:
 
 } // namespace
 
+std::size_t leastTurnsOf(const TurnsJob& job) {
+    return Search(job).least();
+}
+
 Turns turnsOf(const TurnsJob& job) {
-    return Search(job).run();
+    return Search(job).run(job.on);
 }
 
 } // namespace up::stitch

@@ -3,6 +3,7 @@
 #pragma once
 
 #include <cstddef>
+#include <optional>
 #include <utility>
 #include <vector>
 
@@ -11,6 +12,7 @@ namespace up::stitch {
 struct TurnsJob {
     std::vector<int> thread; ///< of each thing that is stitched at once, any numbers
     std::vector<std::pair<std::size_t, std::size_t>> before; ///< the first before the second; no circles
+    std::optional<int> on{}; ///< is on already: it comes first when no fewer turns do without
 };
 
 struct Turn {
@@ -32,5 +34,8 @@ struct Turns {
 /// everywhere. Source: Hart, Nilsson & Raphael, "A Formal Basis for the Heuristic Determination of Minimum Cost Paths",
 /// 1968.
 [[nodiscard]] Turns turnsOf(const TurnsJob& job);
+
+/// No order has fewer turns than that; it may be that none has so few.
+[[nodiscard]] std::size_t leastTurnsOf(const TurnsJob& job);
 
 } // namespace up::stitch

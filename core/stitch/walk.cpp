@@ -111,13 +111,15 @@ bool Walk::showsAt(const Move& move, bool start) const {
 
 Stand Walk::after(const Stand& stand, const Move& move) const {
     const auto& arc = m_network.arcs[move.arc];
-    constexpr std::int64_t knot = 10'000; // that shows: as much as ten metres through the seam
+    constexpr std::int64_t knot = 10'000;        // that shows: as much as ten metres through the seam
+    constexpr std::int64_t another = 100 * knot; // thread than the one that is on
     Stand out = stand;
     ++out.done[move.arc];
     out.at = move.back ? arc.from : arc.to;
     out.thread = arc.thread;
     if (move.begins) {
         out.cost.threadChanges += stand.at != nowhere && stand.thread != arc.thread;
+        if (stand.at == nowhere && m_network.on && *m_network.on != arc.thread) out.cost.trifle += another;
         ++out.cost.ties;
         out.cost.trifle += knot * showsAt(move, true);
     } else { // the trail ends somewhere else

@@ -13,7 +13,8 @@ namespace up::stitch {
 struct Cost {
     int threadChanges = 0, ties = 0;
     std::int64_t jump = 0;
-    std::int64_t trifle = 0; ///< knots that show, long ways through the seam, the bulk on the wrong side
+    std::int64_t trifle =
+        0; ///< another thread than is on, knots that show, long ways through the seam, the bulk on the wrong side
     auto operator<=>(const Cost&) const = default;
 };
 

@@ -4,6 +4,7 @@
 
 #include <cstddef>
 #include <cstdint>
+#include <optional>
 #include <vector>
 
 namespace up::stitch {
@@ -30,6 +31,7 @@ struct Hop {
 struct Network {
     std::vector<Arc> arcs;
     std::vector<std::vector<Hop>> hops; ///< by place, the shortest first
+    std::optional<int> on{}; ///< a thread that is on already: it comes first where that costs nothing
 };
 
 /// A run is stitched from one end to the other, perhaps to and fro on the way.

@@ -43,6 +43,7 @@ void settle(Quilt& quilt) {
     for (const auto& iron : quilt.irons)
         if (iron.outline.size() != 1) throw Damaged{"irons", "an outline of one ring for " + iron.name};
     if (!find(quilt.irons, quilt.iron)) quilt.iron = {};
+    if (!find(quilt.threads, quilt.machine.thread)) quilt.machine.thread = {};
     expectDifferentIds(quilt.blocks, "blocks", highest);
     for (auto& block : quilt.blocks) {
         expectDifferentIds(block.pieces, "pieces of block " + block.name, highest);

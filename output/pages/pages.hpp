@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/measure/paper.hpp"
+#include "core/plan/stitch/stitch_plan.hpp"
 #include "core/plan/trace/machine_plan.hpp"
 #include "core/plan/trace/trace_plan.hpp"
 #include "core/sheet/sheet.hpp"
@@ -60,6 +61,15 @@ mirroredPlacementPages(const quilt::Quilt& quilt, const quilt::Block& block, con
 /// sheet. Errors: Code::nothingToDo when all pieces lie on the block.
 [[nodiscard]] Result<std::vector<sheet::Page>>
 labelPages(const quilt::Quilt& quilt, const quilt::Block& block, const PageOptions& options);
+
+/// The trails that are left: the block with its ways in small, the thread each takes, its legs in words; the first to be
+/// stitched first. Errors: Code::nothingToDo when nothing is left.
+[[nodiscard]] Result<std::vector<sheet::Page>> wayPages(const quilt::Quilt& quilt, const quilt::Block& block,
+                                                        const plan::StitchPlan& stitching,
+                                                        const PageOptions& options);
+/// Of every block what may be stitched now while that thread stays on. Errors: Code::nothingToDo when that is nothing.
+[[nodiscard]] Result<std::vector<sheet::Page>> wayPagesWith(const quilt::Quilt& quilt, ThreadId thread,
+                                                            const PageOptions& options);
 
 /// For a light box: each piece that has marks which are not drawn and its paper on, from the right side, with its
 /// marks. None when there are no such.

@@ -130,13 +130,19 @@ std::unique_ptr<app::Form> dialogNamed(const std::string& which, Names names) {
             app::IronQuestion{names == Names::words ? "my iron" : "1",
                               {{-30, -60}, {30, -60}, {30, 60}, {-30, 60}},
                               measure::System::inches});
-    if (which == "stitch")
-        return std::make_unique<app::StitchDialog>(app::StitchQuestion{measure::System::inches,
-                                                                       names == Names::words ? "3 bank" : "3",
-                                                                       {},
-                                                                       false,
-                                                                       quilt::EdgeStitch{},
-                                                                       {}});
+    if (which == "stitch") {
+        app::StitchQuestion question;
+        question.of = names == Names::words ? "3 bank" : "3";
+        question.jump = quilt::Length::ofInches(1, 2);
+        return std::make_unique<app::StitchDialog>(std::move(question));
+    }
+    if (which == "stretch") {
+        app::StitchQuestion question;
+        question.of = names == Names::words ? "along 3 bank, 2 1/4 in" : "3";
+        question.isBlock = false, question.isStretch = true;
+        question.asBlock = question.edge;
+        return std::make_unique<app::StitchDialog>(std::move(question));
+    }
     if (which == "thread") {
         quilt::Thread thread{ThreadId{91}, names == Names::words ? "gold" : "1", {200, 160, 40}, ""};
         thread.spool = measure::Length::ofMm(120'000), thread.tex = 30;

@@ -2,6 +2,8 @@
 // At the sewing machine: the way of the needle leg by leg, how edges are stitched, every stitch shown; undone again.
 #include "app/commands/sewing_commands.hpp"
 #include "app/dialogs/stitch_dialog.hpp"
+#include "app/views/view.hpp"
+#include "core/mend/mend.hpp"
 #include "tests/gui/bench.hpp"
 
 #include <QComboBox>
@@ -116,6 +118,109 @@ TEST_F(Sewing, APieceHasAStitchOfItsOwn) {
     EXPECT_FALSE(block().pieces[2].edge) << "as the block's again";
 }
 
+TEST_F(Sewing, TheNextStretchHasAStitchOfItsOwn) {
+    const auto now = *session().next().stitch;
+    m_asker.stitchAnswer = [&](const app::StitchQuestion& question) {
+        EXPECT_TRUE(question.isStretch);
+        EXPECT_TRUE(question.asBlock == block().edge);
+        app::StitchAnswer answer;
+        answer.edge = quilt::usualStitch(quilt::StitchKind::zigzag);
+        return answer;
+    };
+    const auto before = session().quilt();
+    find<QAction>("stitch.stretch").trigger();
+    known();
+    EXPECT_EQ(session().next().stitch->run.edge.kind, quilt::StitchKind::zigzag);
+    EXPECT_EQ(plan().runs[now.leg.run].edge.kind, quilt::StitchKind::zigzag);
+    EXPECT_TRUE(block().edge == before.blocks[0].edge);
+    m_asker.stitchAnswer = [](const app::StitchQuestion&) { return app::StitchAnswer{}; };
+    find<QAction>("stitch.stretch").trigger();
+    known();
+    EXPECT_TRUE(session().next().stitch->run.edge == block().edge) << "as its piece's edge again";
+    key(Qt::Key_Z, Qt::ControlModifier);
+    key(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_TRUE(session().quilt() == before);
+}
+
+TEST_F(Sewing, TheThreadThatIsOnAndTheNeedlesHoursAreKept) {
+    EXPECT_FALSE(session().quilt().machine.thread);
+    const auto first = *session().next().stitch;
+    key(Qt::Key_Space);
+    known();
+    EXPECT_EQ(session().quilt().machine.thread, first.run.thread);
+    const double minutes = session().quilt().machine.needleMinutes;
+    EXPECT_GT(minutes, 0.1);
+    find<QAction>("stitch.needle").trigger();
+    EXPECT_EQ(session().quilt().machine.needleMinutes, 0);
+    key(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(session().quilt().machine.needleMinutes, minutes);
+}
+
+/// From the check that says it to the bobbin that is wound, by a click, and back.
+TEST_F(Sewing, ABobbinThatRunsOutIsToldOfAndWound) {
+    auto quilt = session().quilt();
+    const auto thread = session().next().stitch->run.thread;
+    quilt::find(quilt.threads, thread)->bobbin = quilt::Length::ofMm(300);
+    ASSERT_TRUE(session().apply(quilt, "thread"));
+    known();
+    const auto told = [&]() -> const check::Row* {
+        for (const auto& row : room().checker.rows())
+            if (row.worst().kind == check::Kind::bobbinEnds)
+                for (const auto& finding : row.findings)
+                    if (finding.args.at(1) == check::Arg(thread)) return &row;
+        return nullptr;
+    };
+    EXPECT_SOON(!room().checker.isBusy() && told());
+    const auto before = quilt::find(session().quilt().threads, thread)->bobbin;
+    session().apply(mend::mended(session().quilt(), told()->findings, check::Fix::windBobbin), "wound");
+    EXPECT_GT(quilt::find(session().quilt().threads, thread)->bobbin->mm(), before->mm() + 500);
+    EXPECT_SOON(!room().checker.isBusy() && !told());
+    key(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(quilt::find(session().quilt().threads, thread)->bobbin, before);
+}
+
+TEST_F(Sewing, WhatElseGoesWithTheThreadAndWhatAnotherWouldSaveAreListed) {
+    EXPECT_SOON(session().derived().stitchHints().isNewest());
+    const auto& hints = *session().derived().stitchHints().get();
+    EXPECT_EQ(hints.thread, session().next().stitch->run.thread);
+    ASSERT_FALSE(hints.savings.empty());
+    const auto parts = app::partsFor(session());
+    const auto row = std::find_if(parts.rows.rows.begin(), parts.rows.rows.end(), [](const app::Row& r) {
+        return r.detail.find("fewer, about") != std::string::npos;
+    });
+    ASSERT_NE(row, parts.rows.rows.end());
+    EXPECT_EQ(sheet::pieceOf(row->tag), hints.savings.front().piece);
+    // Its thread changed so, there are as many changes fewer.
+    const auto changes = plan().threadChanges;
+    const auto saving = hints.savings.front();
+    session().choosePiece(saving.piece);
+    room().sewing.setThread(saving.thread);
+    known();
+    EXPECT_EQ(plan().threadChanges, changes - saving.changes);
+}
+
+TEST_F(Sewing, TheWaysArePrinted) {
+    QString name;
+    std::size_t pages = 0;
+    std::string text;
+    m_asker.printAnswer = [&](const app::PrintQuestion& question) {
+        const auto& kind = question.kinds[question.first];
+        name = kind.name;
+        const auto made = kind.make({});
+        ASSERT_TRUE(made);
+        pages = made->size();
+        for (const auto& page : *made)
+            for (const auto& layer : page.layers)
+                for (const auto& item : layer.items)
+                    if (const auto* words = std::get_if<sheet::Words>(&item)) text += words->text + "\n";
+    };
+    find<QAction>("stitch.sheet").trigger();
+    EXPECT_EQ(name, "Ways of the needle");
+    EXPECT_GE(pages, 1U);
+    for (std::size_t t = 0; t < plan().trails.size(); ++t)
+        EXPECT_NE(text.find("Trail " + std::to_string(t + 1) + ":"), std::string::npos) << t;
+}
+
 TEST_F(Sewing, EveryStitchIsShownAndTheWayAgain) {
     const auto layers = [&] {
         QStringList out;
@@ -132,7 +237,9 @@ TEST_F(Sewing, EveryStitchIsShownAndTheWayAgain) {
 }
 
 TEST(StitchDialogs, OffersWhatIsUsualAndSaysWhatIsWrong) {
-    app::StitchDialog dialog({measure::System::inches, "Heron", {}, true, {}, quilt::Length::ofInches(1, 2)});
+    app::StitchQuestion question;
+    question.of = "Heron", question.jump = quilt::Length::ofInches(1, 2);
+    app::StitchDialog dialog(question);
     auto& kind = *dialog.findChild<QComboBox*>("sewing.kind");
     kind.setCurrentIndex(kind.findData(static_cast<int>(quilt::StitchKind::sketched)));
     emit kind.activated(kind.currentIndex());
@@ -149,6 +256,16 @@ TEST(StitchDialogs, OffersWhatIsUsualAndSaysWhatIsWrong) {
     EXPECT_TRUE(dialog.trouble().isEmpty());
     EXPECT_EQ(dialog.answer().jump, quilt::Length());
     EXPECT_EQ(dialog.answer().edge->length, quilt::Length::ofMm(3));
+    auto& beneath = *dialog.findChild<QComboBox*>("sewing.beneath");
+    EXPECT_FALSE(dialog.findChild<QLineEdit*>("sewing.holds")->isEnabled()) << "no batting is beneath";
+    beneath.setCurrentIndex(beneath.findData(static_cast<int>(quilt::Beneath::batting)));
+    EXPECT_TRUE(dialog.findChild<QLineEdit*>("sewing.holds")->isEnabled());
+    dialog.findChild<QLineEdit*>("sewing.holds")->setText("a lot");
+    EXPECT_FALSE(dialog.trouble().isEmpty());
+    dialog.findChild<QLineEdit*>("sewing.holds")->setText("8");
+    EXPECT_TRUE(dialog.trouble().isEmpty());
+    EXPECT_EQ(dialog.answer().battingHolds, quilt::Length::ofInches(8, 1));
+    EXPECT_EQ(dialog.answer().beneath, quilt::Beneath::batting);
 }
 
 } // namespace

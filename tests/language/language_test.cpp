@@ -124,7 +124,7 @@ TEST_P(LanguageAt, EveryViewIsTranslatedAndNothingIsCutOff) {
         session().chooseBlock(session().quilt().blocks[i].id);
         for (const auto view : every<View>()) {
             session().goTo(view);
-            EXPECT_SOON(!room().checker.isBusy());
+            EXPECT_SOON(!room().checker.isBusy() && !room().planning.isBusy());
             for (const bool chosen : {false, true}) {
                 const auto* owner = session().block();
                 session().choosePiece(chosen && !owner->pieces.empty() ? owner->pieces.front().id

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "tests/support/shapes.hpp"
 
+#include <algorithm>
 #include <numbers>
 
 namespace up::test {
@@ -43,6 +44,24 @@ Ring randomScribble(Random& random) {
     for (std::size_t i = 0, n = 4 + random.below(12); i < n; ++i)
         ring.push_back({random.between(0, 100), random.between(0, 100)});
     return ring;
+}
+
+std::vector<Drawn> scattered(Random& random, std::size_t count, std::size_t colours, bool overTheEdge) {
+    constexpr double page = 225; // mm
+    std::vector<Drawn> out;
+    for (std::size_t i = 0; i < count; ++i) {
+        auto ring = random.below(3) == 0 ? square(0, 0, random.between(15, 70)) : randomStar(random);
+        const auto box = boundsOf(ring);
+        const auto along = [&](double size) {
+            return overTheEdge ? random.between(-20, page) : random.between(2, std::max(3.0, page - size));
+        };
+        const double x = along(box.width()) - box.left, y = along(box.height()) - box.top;
+        for (auto& p : ring)
+            p = {p.x + x, p.y + y};
+        const auto red = static_cast<std::uint8_t>(60 * random.below(colours));
+        out.push_back({std::to_string(i), std::move(ring), {red, 9, 9}});
+    }
+    return out;
 }
 
 quilt::Drawing drawingOf(const std::vector<Drawn>& shapes) {

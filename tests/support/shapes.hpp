@@ -32,6 +32,10 @@ struct Drawn {
     bool marked = false; ///< with one inner mark
 };
 
+/// Stars and squares here and there on a 9 in page, some of them over its edges when they may; of so many colours.
+[[nodiscard]] std::vector<Drawn> scattered(Random& random, std::size_t count, std::size_t colours,
+                                           bool overTheEdge);
+
 /// A drawing of a 9 in page.
 [[nodiscard]] quilt::Drawing drawingOf(const std::vector<Drawn>& shapes);
 /// A quilt with one 9 in block "Test" of these pieces, bottom first.

@@ -113,6 +113,8 @@ TEST(Fields, AllOfAFullQuiltComesBackFromItsFile) {
     expectNothingUsual(quilt.wants[0]);
     expectNothingUsual(quilt.blocks[0]);
     expectNothingUsual(quilt.blocks[0].pieces[0]);
+    expectNothingUsual(quilt.blocks[0].pieces[0].stretches[0]);
+    expectNothingUsual(quilt.machine);
     expectNothingUsual(*quilt.blocks[0].layout);
     expectNothingUsual(quilt.blocks[0].layout->traced[0]);
     expectNothingUsual(quilt.blocks[0].ground);
@@ -184,6 +186,8 @@ TEST(Fields, TheSchemaDescribesThemAll) {
     expectDescribed<Placement>(schema, defs + "piece/properties/place");
     expectDescribed<Block>(schema, defs + "block");
     expectDescribed<EdgeStitch>(schema, defs + "edgeStitch");
+    expectDescribed<StretchStitch>(schema, defs + "piece/properties/stretches/items");
+    expectDescribed<AtMachine>(schema, "/properties/machine");
     expectDescribed<Over>(schema, defs + "block/properties/over/items");
     expectDescribed<LeftSo>(schema, defs + "block/properties/leftSo/items");
     expectDescribed<Layout>(schema, layout);

@@ -28,20 +28,7 @@ constexpr double hair = 0.03;    // mm: half a crack that is let pass
 
 /// Stars and squares of three fabrics here and there, some of them melting, some of one unit; half are laid.
 quilt::Quilt randomQuilt(Random& random) {
-    std::vector<test::Drawn> shapes;
-    const auto pieces = 2 + random.below(7);
-    for (std::size_t i = 0; i < pieces; ++i) {
-        auto ring =
-            random.below(3) == 0 ? test::square(0, 0, random.between(15, 70)) : test::randomStar(random);
-        const auto box = boundsOf(ring);
-        const double x = random.between(2, std::max(3.0, 225 - box.width())) - box.left,
-                     y = random.between(2, std::max(3.0, 225 - box.height())) - box.top;
-        for (auto& p : ring)
-            p = {p.x + x, p.y + y};
-        shapes.push_back(
-            {std::to_string(i), std::move(ring), {static_cast<std::uint8_t>(60 * random.below(3)), 9, 9}});
-    }
-    auto quilt = test::quiltOf(shapes);
+    auto quilt = test::quiltOf(test::scattered(random, 2 + random.below(7), 3, false));
     const bool melting = random.below(12) == 0; // what no iron reaches between them is looked for everywhere
     for (auto& piece : quilt.blocks[0].pieces) {
         piece.melts = melting && random.below(3) == 0;

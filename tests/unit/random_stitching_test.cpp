@@ -23,19 +23,7 @@ constexpr int blocks = 300;
 constexpr double join = 0.1; // mm
 
 quilt::Quilt randomQuilt(Random& random) {
-    std::vector<test::Drawn> shapes;
-    const auto pieces = 2 + random.below(12);
-    for (std::size_t i = 0; i < pieces; ++i) {
-        auto ring =
-            random.below(3) == 0 ? test::square(0, 0, random.between(15, 70)) : test::randomStar(random);
-        const auto box = boundsOf(ring);
-        const double x = random.between(-20, 225) - box.left, y = random.between(-20, 225) - box.top;
-        for (auto& p : ring)
-            p = {p.x + x, p.y + y};
-        shapes.push_back(
-            {std::to_string(i), std::move(ring), {static_cast<std::uint8_t>(60 * random.below(4)), 9, 9}});
-    }
-    auto quilt = test::quiltOf(shapes);
+    auto quilt = test::quiltOf(test::scattered(random, 2 + random.below(12), 4, true));
     auto& block = quilt.blocks[0];
     const std::vector<std::pair<int, std::optional<int>>> passes{{1, {}}, {1, {}}, {2, {}},
                                                                  {3, 4},  {3, {}}, {2, 3}};

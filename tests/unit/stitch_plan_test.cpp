@@ -22,7 +22,7 @@ const quilt::Block& block(const Quilt& quilt) {
     return quilt.blocks.front();
 }
 StitchPlan planOf(const Quilt& quilt, const StitchPlan* before = nullptr) {
-    return planStitching(block(quilt), planBlock(block(quilt)), before);
+    return planStitching(block(quilt), planBlock(block(quilt)), {before});
 }
 Quilt tested(Quilt quilt) {
     for (auto& piece : quilt.blocks[0].pieces)
@@ -63,6 +63,15 @@ TEST(PlanStitching, StitchesMarksThatAreStitched) {
     const auto plan = planOf(quilt);
     EXPECT_EQ(plan.runs.size(), without + 1);
     EXPECT_FALSE(plan.runs.back().isEdge);
+}
+
+TEST(PlanStitching, QuiltingAllOverHoldsEdgesWithoutStitchingThem) {
+    auto quilt = corner();
+    quilt.blocks[0].pieces[0].edge = quilt::usualStitch(quilt::StitchKind::allOver);
+    EXPECT_EQ(planOf(quilt).order(), std::vector{piece(quilt, 1)});
+    quilt.blocks[0].pieces[0].edge.reset();
+    quilt.blocks[0].edge = quilt::usualStitch(quilt::StitchKind::allOver);
+    EXPECT_TRUE(planOf(quilt).trails.empty());
 }
 
 /// A piece that was stitched as a whole is, as in files of version 1.

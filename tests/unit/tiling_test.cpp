@@ -121,6 +121,36 @@ TEST(CutSheet, IsReversedAtTrueSizeWithALayerPerFabric) {
     EXPECT_FALSE(region.contains({box.left + 5, box.top + 50}));
 }
 
+TEST(WayPages, HaveEveryTrailThatIsLeftOnPagesThatNeedNoJoining) {
+    auto quilt = test::quiltOf({{"low", test::square(20, 20, 60), {200, 0, 0}},
+                                {"top", test::square(50, 30, 90), {0, 0, 200}},
+                                {"far", test::square(150, 150, 60), {0, 0, 200}}});
+    for (auto& piece : quilt.blocks[0].pieces)
+        piece.work.step = quilt::Step::tested;
+    const auto& block = quilt.blocks[0];
+    const auto plan = plan::planStitching(block, plan::planBlock(block));
+    const auto textOf = [](const std::vector<sheet::Page>& pages) {
+        std::string out;
+        for (const auto& page : pages)
+            for (const auto& layer : page.layers)
+                for (const auto& item : layer.items)
+                    if (const auto* words = std::get_if<sheet::Words>(&item)) out += words->text + "\n";
+        return out;
+    };
+    const auto pages = must(wayPages(quilt, block, plan, {}));
+    EXPECT_EQ(pages.size(), 1U);
+    const auto text = textOf(pages);
+    for (std::size_t t = 0; t < plan.trails.size(); ++t)
+        EXPECT_NE(text.find("Trail " + std::to_string(t + 1)), std::string::npos) << t;
+    const auto one = textOf(must(wayPagesWith(quilt, block.pieces[0].thread, {})));
+    EXPECT_NE(one.find("low"), std::string::npos);
+    EXPECT_EQ(one.find("far"), std::string::npos) << "another thread";
+    for (auto& piece : quilt.blocks[0].pieces)
+        piece.work.step = quilt::Step::stitched;
+    const auto none = plan::planStitching(block, plan::planBlock(block));
+    EXPECT_EQ(wayPages(quilt, block, none, {}).error().code, Code::nothingToDo);
+}
+
 TEST(Sheets, OfABlockWithoutPiecesAreRefused) {
     auto quilt = test::smallQuilt();
     quilt.blocks[0].pieces.clear();

@@ -83,6 +83,26 @@ TEST(TurnsOf, KeepsTheOrderEvenWhenTheSearchIsCutShort) {
     EXPECT_EQ(changesOf(job, order) + 1, static_cast<int>(turns.turns.size()));
 }
 
+TEST(TurnsOf, ThreadThatIsOnComesFirstWhereThatCostsNothing) {
+    EXPECT_EQ(turnsOf({{1, 2, 3}, {}, 3}).turns.front().thread, 3);
+    EXPECT_EQ(turnsOf({{1, 2}, {{0, 1}}, 2}).turns.front().thread, 1) << "it must wait";
+    EXPECT_EQ(turnsOf({{1, 2}, {}, 7}).turns.size(), 2U) << "nothing is stitched with it";
+    Random random(53);
+    int first = 0;
+    for (int round = 0; round < 60; ++round) {
+        auto job = randomJob(random, 12, 4, 5);
+        const auto fewest = turnsOf(job).turns.size();
+        job.on = 2;
+        const auto turns = turnsOf(job);
+        EXPECT_EQ(turns.turns.size(), fewest) << round;
+        EXPECT_EQ(orderOf(turns).size(), 12U);
+        EXPECT_TRUE(keepsOrder(job, orderOf(turns)));
+        EXPECT_LE(leastTurnsOf(job), fewest) << round;
+        first += turns.turns.front().thread == 2;
+    }
+    EXPECT_GT(first, 10);
+}
+
 TEST(TurnsOf, LeavesOutWhatWaitsForItself) {
     const auto turns = turnsOf({{1, 1, 2}, {{0, 1}, {1, 0}, {9, 2}}});
     EXPECT_EQ(orderOf(turns), (std::vector<std::size_t>{2}));

@@ -163,20 +163,25 @@ TEST(WaysOf, AreTheBestOfAllWaysOfSmallNetworks) {
     EXPECT_GT(joined, 100) << "hardly anything hung together";
 }
 
+/// Runs of one thread that hang together and wait for nothing; how many end at each place.
+std::pair<Network, std::vector<int>> connected(Random& random, std::size_t places, std::size_t arcs) {
+    Network network;
+    network.hops.resize(places);
+    std::vector<int> ends(places, 0);
+    for (std::size_t k = 0; k < arcs; ++k) {
+        const bool joins = k < places - 1; // one more place each
+        const auto from = joins ? k + 1 : random.below(places), to = random.below(joins ? k + 1 : places);
+        network.arcs.push_back({from, to, 0, {1}, {}});
+        if (from != to) ++ends[from], ++ends[to];
+    }
+    return {std::move(network), std::move(ends)};
+}
+
 /// A network of one thread in which nothing waits: as many trails as half its odd places, one at least.
 TEST(WaysOf, TakeAsManyTrailsAsEulerSays) {
     Random random(62);
     for (int round = 0; round < 40; ++round) {
-        Network network;
-        const std::size_t places = 30;
-        network.hops.resize(places);
-        std::vector<int> ends(places, 0);
-        for (std::size_t k = 0; k < 60; ++k) {
-            const auto from = k < places - 1 ? k + 1 : random.below(places),
-                       to = k < places - 1 ? random.below(k + 1) : random.below(places);
-            network.arcs.push_back({from, to, 0, {1}, {}});
-            if (from != to) ++ends[from], ++ends[to];
-        }
+        const auto [network, ends] = connected(random, 30, 60);
         const auto odd = std::count_if(ends.begin(), ends.end(), [](int n) { return n % 2 == 1; });
         const auto ways = waysOf(network);
         costOf(network, ways);
@@ -192,16 +197,8 @@ TEST(WaysOf, JumpAsLittleAsThePostman) {
     using Graph = boost::adjacency_list<boost::vecS, boost::vecS, boost::undirectedS, boost::no_property,
                                         boost::property<boost::edge_weight_t, double>>;
     for (int round = 0; round < 30; ++round) {
-        Network network;
         const std::size_t places = 8;
-        network.hops.resize(places);
-        std::vector<int> ends(places, 0);
-        for (std::size_t k = 0; k < 10; ++k) {
-            const auto from = k < places - 1 ? k + 1 : random.below(places),
-                       to = k < places - 1 ? random.below(k + 1) : random.below(places);
-            network.arcs.push_back({from, to, 0, {1}, {}});
-            if (from != to) ++ends[from], ++ends[to];
-        }
+        auto [network, ends] = connected(random, places, 10);
         std::vector<std::pair<double, double>> at;
         for (std::size_t i = 0; i < places; ++i)
             at.emplace_back(random.between(0, 100), random.between(0, 100));

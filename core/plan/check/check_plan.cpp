@@ -46,6 +46,7 @@ namespace {
 struct Number {
     std::optional<double> operator()(measure::Length length) const { return length.mm(); }
     std::optional<double> operator()(check::Fine fine) const { return fine.length.mm(); }
+    std::optional<double> operator()(check::Yarn yarn) const { return yarn.length.mm(); }
     std::optional<double> operator()(check::Area area) const { return area.mm2; }
     std::optional<double> operator()(check::Share share) const { return share.part; }
     std::optional<double> operator()(check::Count count) const { return static_cast<double>(count.number); }
@@ -77,10 +78,10 @@ bool isLeft(const quilt::Block& block, const Finding& finding) {
 }
 
 Found checkBlock(const quilt::Quilt& quilt, const quilt::Block& block, const BlockPlan& plan,
-                 const Judgement& judged, const Doubts& doubts) {
-    Looking look{quilt, block, plan, judged, doubts};
+                 const Judgement& judged, const Doubts& doubts, const StitchPlan* stitching) {
+    Looking look{quilt, block, plan, judged, doubts, stitching};
     for (const auto family :
-         {checkEdges, checkHands, checkShapes, checkWork, checkWeb, checkStack, checkCloth})
+         {checkEdges, checkHands, checkShapes, checkWork, checkWeb, checkStack, checkCloth, checkSewing})
         family(look);
     std::stable_sort(look.out.begin(), look.out.end(), [](const Finding& a, const Finding& b) {
         return a.kind != b.kind ? a.kind < b.kind : a.weight > b.weight;
@@ -95,7 +96,8 @@ Found checkQuilt(const quilt::Quilt& quilt) {
     Found out;
     for (const auto& block : quilt.blocks) {
         const auto plan = planBlock(block);
-        auto found = checkBlock(quilt, block, plan, judge(block, plan), doubtsOf(block, plan));
+        const auto stitching = planStitching(block, plan);
+        auto found = checkBlock(quilt, block, plan, judge(block, plan), doubtsOf(block, plan), &stitching);
         std::move(found.open.begin(), found.open.end(), std::back_inserter(out.open));
         std::move(found.left.begin(), found.left.end(), std::back_inserter(out.left));
     }

@@ -5,6 +5,7 @@
 #include "core/check/finding.hpp"
 #include "core/plan/block/doubts.hpp"
 #include "core/plan/block/judge_plan.hpp"
+#include "core/plan/stitch/stitch_plan.hpp"
 
 namespace up::plan {
 
@@ -13,8 +14,10 @@ struct Found {
     std::vector<check::Finding> open, left;
 };
 
+/// `stitching`: null while it isn't known; then nothing is said of it.
 [[nodiscard]] Found checkBlock(const quilt::Quilt& quilt, const quilt::Block& block, const BlockPlan& plan,
-                               const Judgement& judged, const Doubts& doubts);
+                               const Judgement& judged, const Doubts& doubts,
+                               const StitchPlan* stitching = nullptr);
 /// Of all blocks.
 [[nodiscard]] Found checkQuilt(const quilt::Quilt& quilt);
 
@@ -33,6 +36,9 @@ struct Found {
 
 /// An edge that ends so near the finished edge lies in the seam line. Source: common practice.
 inline constexpr measure::Length seamLineNear = measure::Length::ofInches(1, 32);
+
+/// So long a needle stitches well. Source: common practice.
+inline constexpr double needleLasts = 8 * 60; // minutes
 
 /// So many layers are stiff, on so much of a block: mm². Common practice, no source.
 inline constexpr std::size_t stiffLayers = 3;

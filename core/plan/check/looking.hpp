@@ -13,6 +13,7 @@ struct Looking {
     const BlockPlan& plan;
     const Judgement& judged;
     const Doubts& doubts;
+    const StitchPlan* stitching = nullptr; ///< may be null
     std::vector<check::Finding> out{};
 
     [[nodiscard]] const quilt::Piece& piece(std::size_t i) const { return block.pieces[i]; }
@@ -35,6 +36,7 @@ void checkShapes(Looking& look); ///< what is too thin
 void checkWork(Looking& look);   ///< what was done too early, or not in time
 void checkWeb(Looking& look);    ///< the layout against web, off-cuts and pieces
 void checkStack(Looking& look);  ///< how pieces lie on each other
+void checkSewing(Looking& look); ///< what was stitched, and what it takes to stitch the rest
 void checkCloth(Looking& look);  ///< what shines through, and what gets stiff
 
 } // namespace up::plan

@@ -6,9 +6,11 @@ namespace up::plan {
 
 void checkShapes(Looking& look) {
     using measure::Length;
-    const auto needed = leastWidth(look.block.edge);
     for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
-        const auto& thin = look.judged.pieces[i].thin;
+        const auto& stitch = quilt::stitchOf(look.block, look.piece(i));
+        const auto needed = leastWidth(stitch);
+        const auto& judged = look.judged.pieces[i];
+        const auto thin = look.piece(i).edge ? thinAt(judged, stitch, 1) : judged.thin;
         if (thin.empty()) continue;
         const auto& worst = thin.front().narrowest;
         auto& finding =

@@ -38,8 +38,7 @@ Knot knotOf(const StitchPlan& plan, const stitch::Trail& trail, bool start) {
 
 std::optional<AtLeg> nextLeg(const quilt::Block& block, const StitchPlan& plan) {
     const auto mayStitch = [&](std::size_t i) {
-        const auto& piece = the(block.pieces, plan.runs[i].piece);
-        return quilt::advanced(piece.work, quilt::Step::stitched, piece.hasMarks()).has_value() &&
+        return isReady(block, plan.runs[i].piece) &&
                std::all_of(plan.before.begin(), plan.before.end(), [&](const stitch::Before& b) {
                    return b.then != i || plan.runs[b.first].isDone();
                });

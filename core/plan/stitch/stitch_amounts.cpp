@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/stitch/stitch_amounts.hpp"
 
-#include "core/plan/stitch/legs.hpp"
 #include "core/plan/stitch/stitch_kind.hpp"
 
 #include <algorithm>
@@ -20,16 +19,32 @@ int layersUnder(const quilt::Block& block, const BlockPlan& plan, const StitchRu
     return out;
 }
 
+LegUse useOfLeg(const quilt::Block& block, const BlockPlan& plan, const StitchPlan& stitching,
+                const Leg& leg) {
+    LegUse out;
+    for (const auto& travel : leg.before) {
+        const auto mm = Length::ofMm(shape::lengthOf(travel.points));
+        out.needle = out.needle + mm, out.bobbin = out.bobbin + mm;
+    }
+    const auto& run = stitching.runs[leg.run];
+    const auto each = useOf(run.edge, layersUnder(block, plan, run));
+    const double mm = run.length().mm() * leg.times;
+    out.needle = out.needle + Length::ofMm(mm * each.needle);
+    out.bobbin = out.bobbin + Length::ofMm(mm * each.bobbin);
+    out.stitches = mm * stitch::stitchesPerMm(repeatOf(run.edge));
+    const bool byHand = quilt::isByHand(run.edge.kind);
+    out.minutes = out.stitches / (byHand ? handStitches : machineStitches);
+    if (!byHand) out.needleMinutes = out.minutes;
+    return out;
+}
+
 namespace {
 
 class Counting {
 public:
     Counting(const quilt::Block& block, const BlockPlan& plan, const StitchPlan& stitching,
              const std::vector<quilt::Thread>& threads)
-        : m_block(block), m_stitching(stitching), m_threads(threads) {
-        for (const auto& run : stitching.runs)
-            m_layers.push_back(run.isDone() ? 0 : layersUnder(block, plan, run));
-    }
+        : m_block(block), m_plan(plan), m_stitching(stitching), m_threads(threads) {}
 
     StitchAmounts count() {
         ThreadId on;
@@ -38,7 +53,7 @@ public:
             if (std::all_of(legs.begin(), legs.end(), [](const Leg& leg) { return leg.done; })) continue;
             const ThreadId thread{static_cast<std::uint32_t>(m_stitching.trails[t].thread)};
             auto& use = useOfThread(thread);
-            take(use, knotThread, knotThread);
+            take(use, Length::ofMm(knotThread), Length::ofMm(knotThread));
             for (const auto& leg : legs)
                 if (!leg.done) stitch(use, leg, t);
             m_out.minutes += knotMinutes;
@@ -55,31 +70,24 @@ private:
             if (known.thread == thread) return known;
         return m_out.threads.emplace_back(ThreadUse{thread, {}, {}});
     }
-    static void take(ThreadUse& use, double needle, double bobbin) {
-        use.needle = use.needle + Length::ofMm(needle);
-        use.bobbin = use.bobbin + Length::ofMm(bobbin);
+    static void take(ThreadUse& use, Length needle, Length bobbin) {
+        use.needle = use.needle + needle;
+        use.bobbin = use.bobbin + bobbin;
     }
     void stitch(ThreadUse& use, const Leg& leg, std::size_t trail) {
-        for (const auto& travel : leg.before) {
-            const double mm = shape::lengthOf(travel.points);
-            take(use, mm, mm);
-        }
-        const auto& run = m_stitching.runs[leg.run];
-        const auto& edge = stitchOf(m_block, the(m_block.pieces, run.piece));
-        const auto each = useOf(edge, m_layers[leg.run]);
-        const double mm = run.length().mm() * leg.times, count = mm * stitch::stitchesPerMm(repeatOf(edge));
-        take(use, mm * each.needle, mm * each.bobbin);
-        m_stitches += count;
-        m_out.minutes += count / (quilt::isByHand(edge.kind) ? handStitches : machineStitches);
+        const auto took = useOfLeg(m_block, m_plan, m_stitching, leg);
+        take(use, took.needle, took.bobbin);
+        m_stitches += took.stitches;
+        m_out.minutes += took.minutes;
         const auto* thread = find(m_threads, use.thread);
         if (!use.bobbinEnds && thread && thread->bobbin && use.bobbin > *thread->bobbin)
-            use.bobbinEnds = BobbinEnd{trail, run.piece};
+            use.bobbinEnds = BobbinEnd{trail, m_stitching.runs[leg.run].piece};
     }
 
     const quilt::Block& m_block;
+    const BlockPlan& m_plan;
     const StitchPlan& m_stitching;
     const std::vector<quilt::Thread>& m_threads;
-    std::vector<int> m_layers; ///< by run
     double m_stitches = 0;
     StitchAmounts m_out;
 };

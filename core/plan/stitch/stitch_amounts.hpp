@@ -2,7 +2,7 @@
 // The thread and the time that a stitching plan takes.
 #pragma once
 
-#include "core/plan/stitch/stitch_plan.hpp"
+#include "core/plan/stitch/legs.hpp"
 
 namespace up::plan {
 
@@ -23,6 +23,15 @@ struct StitchAmounts {
     int stitches = 0;
     double minutes = 0; ///< with changes of thread and knots
 };
+
+/// What one leg takes, on the way to it too; without knots.
+struct LegUse {
+    measure::Length needle, bobbin;
+    double stitches = 0;
+    double minutes = 0, needleMinutes = 0; ///< with the needle of the machine: none by hand
+};
+[[nodiscard]] LegUse useOfLeg(const quilt::Block& block, const BlockPlan& plan, const StitchPlan& stitching,
+                              const Leg& leg);
 
 /// Of all that is not stitched yet. `threads`: with what is left of them.
 [[nodiscard]] StitchAmounts amountsOf(const quilt::Block& block, const BlockPlan& plan,

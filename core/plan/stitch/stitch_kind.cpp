@@ -28,6 +28,10 @@ stitch::Repeat repeatOf(const EdgeStitch& stitch) {
     return {{{0, 0}}, length};
 }
 
+bool wantsStabiliser(StitchKind kind) {
+    return kind == StitchKind::satin || kind == StitchKind::zigzag || kind == StitchKind::decorative;
+}
+
 stitch::Use useOf(const EdgeStitch& stitch, int layers) {
     const double thick = layers * clothThickness;
     return quilt::isByHand(stitch.kind) ? stitch::handUse(repeatOf(stitch), thick)

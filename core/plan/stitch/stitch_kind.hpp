@@ -14,6 +14,9 @@ namespace up::plan {
 /// By hand with one thread, else with needle and bobbin; `layers` of cloth beneath the needle.
 [[nodiscard]] stitch::Use useOf(const quilt::EdgeStitch& stitch, int layers);
 
+/// Whether cloth puckers beneath it without stabiliser or batting. Source: common practice.
+[[nodiscard]] bool wantsStabiliser(quilt::StitchKind kind);
+
 /// Quilting cotton, fusible web with it, mm. From memory.
 inline constexpr double clothThickness = 0.35;
 /// Of needle and of bobbin thread for both knots of a trail, mm. Common practice, no source.

@@ -15,6 +15,13 @@ using shape::Polyline;
 
 constexpr double sameLine = 0.6; // mm: a run that was stitched, though its neighbours have moved a hair
 
+std::vector<int> passesOf(const quilt::EdgeStitch& stitch) {
+    if (stitch.kind == quilt::StitchKind::allOver) return {0};
+    std::vector<int> out{stitch.passes};
+    if (stitch.mayBe && *stitch.mayBe != stitch.passes) out.push_back(*stitch.mayBe);
+    return out;
+}
+
 /// What is stitched of the pieces of a block, as the engine takes it.
 class Gathered {
 public:
@@ -22,8 +29,9 @@ public:
         : m_block(block), m_finished(shape::rectangle(quilt::finishedBox(block))) {
         for (std::size_t i = 0; i < block.pieces.size(); ++i) {
             const auto dotted = alongDotted(block.pieces[i]);
-            for (const auto& edge : plan.visibleEdges[i])
-                add(i, true, edge, dotted);
+            if (stitchOf(block, block.pieces[i]).kind != quilt::StitchKind::allOver)
+                for (const auto& edge : plan.visibleEdges[i])
+                    add(i, true, edge, dotted);
             if (!block.pieces[i].marksStitched) continue;
             for (const auto& mark : *block.pieces[i].marks)
                 add(i, false, flattened(transformed(mark, placing(block.pieces[i]))), plan.cover[i]);
@@ -46,10 +54,7 @@ private:
         return static_cast<int>(m_block.pieces[piece].thread.value);
     }
     [[nodiscard]] std::vector<int> passesOf(std::size_t piece) const {
-        const auto& stitch = stitchOf(m_block, m_block.pieces[piece]);
-        std::vector<int> out{stitch.passes};
-        if (stitch.mayBe && *stitch.mayBe != stitch.passes) out.push_back(*stitch.mayBe);
-        return out;
+        return plan::passesOf(stitchOf(m_block, m_block.pieces[piece]));
     }
 
     const quilt::Block& m_block;
@@ -73,30 +78,52 @@ shape::Contour openLine(const Polyline& line) {
     return out;
 }
 
-/// How often it was stitched along there.
-int timesSewn(const Piece& piece, const std::vector<shape::Contour>& sewn, const StitchRun& run) {
-    if (piece.work.step == quilt::Step::stitched) return run.allowed.front();
-    const auto line = openLine(run.line);
-    return static_cast<int>(std::count_if(sewn.begin(), sewn.end(), [&](const shape::Contour& stretch) {
-        return shape::liesAlong(line, {stretch}, sameLine);
-    }));
+/// A piece's stretches where it lies on the block.
+struct Along {
+    std::vector<shape::Contour> sewn;
+    std::vector<std::pair<std::vector<shape::Contour>, quilt::EdgeStitch>> otherwise;
+};
+
+Along alongOf(const Piece& piece) {
+    Along out;
+    for (const auto& stretch : *piece.sewn)
+        out.sewn.push_back(transformed(stretch, placing(piece)));
+    for (const auto& [along, edge] : piece.stretches) {
+        out.otherwise.emplace_back(std::vector<shape::Contour>(), edge);
+        for (const auto& stretch : *along)
+            out.otherwise.back().first.push_back(transformed(stretch, placing(piece)));
+    }
+    return out;
+}
+
+/// How it is stitched, and how often it was.
+void look(StitchRun& run, const quilt::Block& block, const Piece& piece, const Along& along) {
+    run.edge = stitchOf(block, piece);
+    if (!along.sewn.empty() || !along.otherwise.empty()) {
+        const auto line = openLine(run.line);
+        for (const auto& [stretches, edge] : along.otherwise)
+            if (shape::liesAlong(line, stretches, sameLine)) run.edge = edge;
+        run.sewn = static_cast<int>(
+            std::count_if(along.sewn.begin(), along.sewn.end(), [&](const shape::Contour& stretch) {
+                return shape::liesAlong(line, {stretch}, sameLine);
+            }));
+    }
+    run.allowed = passesOf(run.edge);
+    if (piece.work.step == quilt::Step::stitched) run.sewn = run.allowed.front();
+    run.sewnBefore = run.sewn;
 }
 
 std::vector<StitchRun> runsFor(const quilt::Block& block, const std::vector<stitch::Line>& lines,
                                const stitch::Runs& runs) {
-    std::vector<std::vector<shape::Contour>> sewn; // by piece
-    for (const auto& piece : block.pieces) {
-        auto& own = sewn.emplace_back();
-        for (const auto& stretch : *piece.sewn)
-            own.push_back(transformed(stretch, placing(piece)));
-    }
+    std::vector<Along> along; // by piece
+    for (const auto& piece : block.pieces)
+        along.push_back(alongOf(piece));
     std::vector<StitchRun> out;
     for (const auto& run : runs.runs) {
         const auto& line = lines[run.line];
         const auto& piece = block.pieces[line.piece];
-        out.push_back({piece.id, piece.thread, line.isEdge, run.points, run.closed, line.passes});
-        out.back().sewn = timesSewn(piece, sewn[line.piece], out.back());
-        out.back().sewnBefore = out.back().sewn;
+        out.push_back({piece.id, piece.thread, line.isEdge, run.points, run.closed});
+        look(out.back(), block, piece, along[line.piece]);
     }
     return out;
 }
@@ -107,7 +134,7 @@ bool isStillPlanned(const StitchPlan& before, const std::vector<StitchRun>& now,
                                                 before.runs.end(), [](auto a, const auto& b) {
                                                     if (a.sewn < b.sewnBefore) return false;
                                                     a.sewnBefore = b.sewnBefore, a.passes = b.passes,
-                                                    a.sewn = b.sewn;
+                                                    a.sewn = b.sewn, a.edge = b.edge;
                                                     return a == b;
                                                 });
 }
@@ -122,20 +149,35 @@ std::vector<int> stillToSew(const StitchRun& run) {
     return out;
 }
 
-} // namespace
-
-const quilt::EdgeStitch& stitchOf(const quilt::Block& block, const Piece& piece) {
-    return piece.edge ? *piece.edge : block.edge;
+/// All but what may be stitched while that thread stays on counts as done.
+void keepOnly(ThreadId thread, const quilt::Block& block, const std::vector<StitchRun>& runs,
+              const std::vector<stitch::Before>& before, std::vector<bool>& done) {
+    auto there = done; // by then
+    for (bool more = true; more;) {
+        more = false;
+        for (std::size_t i = 0; i < runs.size(); ++i) {
+            if (there[i] || runs[i].thread != thread || !isReady(block, runs[i].piece)) continue;
+            if (std::any_of(before.begin(), before.end(),
+                            [&](const stitch::Before& b) { return b.then == i && !there[b.first]; }))
+                continue;
+            there[i] = more = true;
+        }
+    }
+    for (std::size_t i = 0; i < runs.size(); ++i)
+        done[i] = done[i] || !there[i];
 }
 
-StitchPlan planStitching(const quilt::Block& block, const BlockPlan& plan, const StitchPlan* before) {
+} // namespace
+
+StitchPlan planStitching(const quilt::Block& block, const BlockPlan& plan, const StitchOptions& options) {
+    const auto* before = options.before;
     auto lines = Gathered(block, plan).lines();
     auto runs = stitch::runsOf(lines, {plan.regions, plan.above}, block.jump.mm());
     auto now = runsFor(block, lines, runs);
     if (before && isStillPlanned(*before, now, block.jump)) {
         auto out = *before;
         for (std::size_t i = 0; i < now.size(); ++i)
-            out.runs[i].sewn = now[i].sewn;
+            out.runs[i].sewn = now[i].sewn, out.runs[i].edge = now[i].edge;
         return out;
     }
     StitchPlan out;
@@ -149,7 +191,10 @@ StitchPlan planStitching(const quilt::Block& block, const BlockPlan& plan, const
         if (!passes.empty()) left.back().passes = passes;
         runs.runs[i].line = i;
     }
-    auto way = stitch::stitchingOf(runs, left, done, {quilt::finishedBox(block), block.jump.mm()});
+    if (options.only) keepOnly(options.only, block, now, runs.before, done);
+    auto way =
+        stitch::stitchingOf(runs, left, done, {quilt::finishedBox(block), block.jump.mm()},
+                            options.on ? std::optional(static_cast<int>(options.on.value)) : std::nullopt);
     for (const auto& trail : way.trails)
         for (const auto& step : trail.steps)
             if (const auto* stitched = std::get_if<stitch::Stitched>(&step)) ++now[stitched->run].passes;
@@ -162,6 +207,11 @@ StitchPlan planStitching(const quilt::Block& block, const BlockPlan& plan, const
     out.fewestTies = way.fewestTies;
     out.leastTies = way.leastTies;
     return out;
+}
+
+bool isReady(const quilt::Block& block, PieceId id) {
+    const auto& piece = the(block.pieces, id);
+    return quilt::advanced(piece.work, quilt::Step::stitched, piece.hasMarks()).has_value();
 }
 
 std::vector<PieceId> StitchPlan::order() const {

@@ -14,6 +14,7 @@ struct StitchRun {
     bool isEdge = true;
     shape::Polyline line; ///< on the block, mm; a closed one repeats its first point
     bool closed = false;
+    quilt::EdgeStitch edge{};    ///< how: its own, its piece's, or the block's
     std::vector<int> allowed{1}; ///< how often it may be stitched in all, what is liked best first
     int sewnBefore = 0;          ///< so often it was when this was planned
     int passes = 0;              ///< in the trails
@@ -44,13 +45,19 @@ struct StitchPlan {
     [[nodiscard]] Left leftOf(PieceId piece) const;
 };
 
-/// Its own stitch, or the block's.
-[[nodiscard]] const quilt::EdgeStitch& stitchOf(const quilt::Block& block, const quilt::Piece& piece);
+struct StitchOptions {
+    const StitchPlan* before = nullptr; ///< as it was planned; while only more is stitched, the trails stay
+    ThreadId on{};   ///< on the machine: it comes first where that costs no change of thread
+    ThreadId only{}; ///< if set: only what may be stitched now while that thread stays on
+};
 
-/// Every edge that shows within the finished block and isn't dotted, and marks that are stitched. `before`: as it was
-/// planned; while nothing has changed but that more is stitched, the trails stay.
+/// Every edge that shows within the finished block and isn't dotted, unless quilting all over holds it, and marks that
+/// are stitched.
 [[nodiscard]] StitchPlan planStitching(const quilt::Block& block, const BlockPlan& plan,
-                                       const StitchPlan* before = nullptr);
+                                       const StitchOptions& options = {});
+
+/// Whether the piece is fused and tested, and not stitched.
+[[nodiscard]] bool isReady(const quilt::Block& block, PieceId piece);
 
 /// Thread for a satin or blanket edge, needle and bobbin together, as a multiple of the seam. From memory.
 inline constexpr int threadPerSeam = 3;
