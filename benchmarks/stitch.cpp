@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The way of the needle over a block: first, and after a piece has moved.
 #include "benchmarks/many.hpp"
+#include "core/base/random.hpp"
 #include "core/edit/edits.hpp"
 #include "core/plan/stitch/stitch_plan.hpp"
 
@@ -35,6 +36,23 @@ void planned(benchmark::State& state) {
     }
 }
 
+/// Sixty pieces in fourteen threads: is it proved that no fewer changes do?
+void fourteenThreads(benchmark::State& state) {
+    auto quilt = overlapping(60, static_cast<std::uint64_t>(state.range(0)));
+    auto& block = quilt.blocks.front();
+    Random random(static_cast<std::uint64_t>(state.range(0)));
+    for (auto& piece : block.pieces)
+        piece.thread = ThreadId{static_cast<std::uint32_t>(1000 + random.below(14))};
+    const auto plan = plan::planBlock(block);
+    for (auto _ : state) {
+        const auto found = plan::planStitching(block, plan);
+        state.counters["runs"] = static_cast<double>(found.runs.size());
+        state.counters["changes"] = found.threadChanges;
+        state.counters["fewest"] = found.fewest;
+    }
+}
+BENCHMARK(fourteenThreads)->DenseRange(1, 6)->Unit(benchmark::kMillisecond)->Iterations(2);
+
 /// The tenth piece goes aside by an inch.
 void plannedAgain(benchmark::State& state) {
     const auto quilt = many(state);
@@ -45,7 +63,7 @@ void plannedAgain(benchmark::State& state) {
     const auto& after = moved.blocks.front();
     const auto plan = plan::planBlock(after);
     for (auto _ : state)
-        benchmark::DoNotOptimize(plan::planStitching(after, plan, {&before}));
+        benchmark::DoNotOptimize(plan::planStitching(after, plan, {&before, {}, true}));
 }
 
 void everyBlock(benchmark::internal::Benchmark* bench) {

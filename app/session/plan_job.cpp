@@ -15,7 +15,8 @@ void PlanJob::start() {
     auto& derived = m_session.derived();
     if (m_session.view() == View::fuse && !derived.pressing().isNewest()) findPressing(*block);
     if (m_session.view() != View::stitch) return;
-    if (!derived.stitching().isNewest()) return findStitching(*block);
+    const auto* found = derived.stitching().get();
+    if (!derived.stitching().isNewest() || (found && found->quick)) return findStitching(*block);
     if (!derived.stitchHints().isNewest() && derived.stitching().get()) findHints(*block);
 }
 
@@ -34,15 +35,18 @@ void PlanJob::findPressing(const quilt::Block& block) {
         });
 }
 
+/// After a change a good plan at once, then the best.
 void PlanJob::findStitching(const quilt::Block& block) {
+    const auto known = m_session.derived().stitching().shared();
+    const bool isNewest = m_session.derived().stitching().isNewest();
     m_upkeep.find(
         [block, plan = m_session.derived().sharedBlock(), on = m_session.quilt().machine.thread,
-         before = m_session.derived().stitching().shared()] {
-            return plan::planStitching(block, *plan, {before.get(), on});
+         before = isNewest ? nullptr : known] {
+            return plan::planStitching(block, *plan, {before.get(), on, before != nullptr});
         },
-        [this, state = m_session.state(), id = block.id](const plan::StitchPlan& found) {
+        [this, state = m_session.state(), id = block.id, known](const plan::StitchPlan& found) {
             if (state == m_session.state() && id == m_session.blockId() &&
-                !m_session.derived().stitching().isNewest())
+                m_session.derived().stitching().shared() == known)
                 m_session.foundStitching(std::make_shared<const plan::StitchPlan>(found));
         });
 }

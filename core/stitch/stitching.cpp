@@ -13,8 +13,8 @@ namespace {
 
 class Planning {
 public:
-    Planning(WholeNetwork network, const Field& field, std::optional<int> on)
-        : m_network(std::move(network)), m_field(field), m_on(on) {}
+    Planning(WholeNetwork network, const Field& field, const Wishes& wishes)
+        : m_network(std::move(network)), m_field(field), m_wishes(wishes) {}
 
     Stitching run() {
         if (m_network.arcs().empty()) return {};
@@ -34,7 +34,7 @@ public:
 private:
     void byTurns() {
         TurnsJob job;
-        job.on = m_on;
+        job.on = m_wishes.on, job.quick = m_wishes.quick;
         for (const auto& arc : m_network.arcs()) {
             for (const auto first : arc.first)
                 job.before.emplace_back(first, job.thread.size());
@@ -76,7 +76,7 @@ private:
 
     Ways waysFor(const Arcs& part) {
         auto network = m_network.only(part);
-        network.on = m_on;
+        network.on = m_wishes.on, network.quick = m_wishes.quick;
         auto ways = waysOf(network);
         tell(ways, part);
         return ways;
@@ -110,15 +110,15 @@ private:
 
     WholeNetwork m_network;
     const Field& m_field;
-    std::optional<int> m_on;
+    const Wishes& m_wishes;
     Stitching m_out;
 };
 
 } // namespace
 
 Stitching stitchingOf(const Runs& runs, const std::vector<Line>& lines, const std::vector<bool>& done,
-                      const Field& field, std::optional<int> on) {
-    return Planning(WholeNetwork(runs, lines, done, field), field, on).run();
+                      const Field& field, const Wishes& wishes) {
+    return Planning(WholeNetwork(runs, lines, done, field), field, wishes).run();
 }
 
 } // namespace up::stitch

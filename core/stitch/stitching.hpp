@@ -34,10 +34,15 @@ struct Stitching {
     bool fewestTies = true;    ///< proved: with so many thread changes no fewer trails do
 };
 
+struct Wishes {
+    std::optional<int> on{}; ///< a thread that is on already: it comes first where that costs nothing
+    bool quick = false;      ///< a good answer in less time
+};
+
 /// Fewest thread changes, then fewest trails, then least jumping; every run that is not `done` as often as its line
-/// says. `done`: by run. `on`: a thread that is on already, which comes first where that costs nothing.
+/// says. `done`: by run.
 [[nodiscard]] Stitching stitchingOf(const Runs& runs, const std::vector<Line>& lines,
                                     const std::vector<bool>& done, const Field& field,
-                                    std::optional<int> on = {});
+                                    const Wishes& wishes = {});
 
 } // namespace up::stitch

@@ -158,7 +158,8 @@ Ways waysOf(const Network& network) {
     const auto count = network.arcs.size();
     const Walk walk(network, false);
     const auto least = walk.start().left;
-    const std::size_t width = count <= 40 ? 120 : count <= 120 ? 60 : 30;
+    constexpr std::size_t quickWidth = 12;
+    const std::size_t width = network.quick ? quickWidth : count <= 40 ? 120 : count <= 120 ? 60 : 30;
     auto found = goodOne(walk, width);
     const auto isLeast = [&](const Stand& end) {
         return end.cost.threadChanges == least.threadChanges && end.cost.ties == least.ties;

@@ -32,6 +32,7 @@ struct Network {
     std::vector<Arc> arcs;
     std::vector<std::vector<Hop>> hops; ///< by place, the shortest first
     std::optional<int> on{}; ///< a thread that is on already: it comes first where that costs nothing
+    bool quick = false;      ///< a good answer in less time
 };
 
 /// A run is stitched from one end to the other, perhaps to and fro on the way.

@@ -198,7 +198,8 @@ Result<std::vector<sheet::Page>> wayPagesWith(const Quilt& quilt, ThreadId threa
     std::vector<sheet::Page> out;
     for (const auto& block : quilt.blocks) {
         auto pages = wayPages(
-            quilt, block, plan::planStitching(block, plan::planBlock(block), {nullptr, {}, thread}), options);
+            quilt, block, plan::planStitching(block, plan::planBlock(block), {nullptr, {}, false, thread}),
+            options);
         if (!pages) continue;
         std::move(pages->begin(), pages->end(), std::back_inserter(out));
     }

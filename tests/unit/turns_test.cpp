@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/base/random.hpp"
+#include "core/stitch/alike_things.hpp"
 #include "core/stitch/later.hpp"
 #include "core/stitch/turns.hpp"
 
@@ -70,6 +71,56 @@ TEST(TurnsOf, FindsTheFewestChangesOfAllOrders) {
         EXPECT_EQ(static_cast<int>(turns.turns.size()) - 1, fewest) << round;
         EXPECT_TRUE(keepsOrder(job, orderOf(turns)));
     }
+}
+
+/// Dynamic programming over all sets of things and the thread that is on.
+std::size_t fewestTurns(const TurnsJob& job) {
+    const std::size_t count = job.thread.size(), sets = std::size_t{1} << count;
+    const auto threads =
+        static_cast<std::size_t>(*std::max_element(job.thread.begin(), job.thread.end())) + 1;
+    std::vector<std::size_t> below(count, 0);
+    for (const auto& [first, then] : job.before)
+        below[then] |= std::size_t{1} << first;
+    constexpr std::size_t never = 1000;
+    std::vector<std::vector<std::size_t>> turns(sets, std::vector<std::size_t>(threads, never));
+    for (auto& none : turns[0])
+        none = 0;
+    for (std::size_t set = 0; set < sets; ++set)
+        for (std::size_t on = 0; on < threads; ++on)
+            for (std::size_t i = 0; i < count && turns[set][on] < never; ++i) {
+                if ((set >> i & 1) != 0 || (below[i] & ~set) != 0) continue;
+                const auto thread = static_cast<std::size_t>(job.thread[i]);
+                auto& best = turns[set | std::size_t{1} << i][thread];
+                best = std::min(best, turns[set][on] + (set == 0 || thread != on));
+            }
+    return *std::min_element(turns.back().begin(), turns.back().end());
+}
+
+TEST(TurnsOf, FindsTheFewestTurnsThatDynamicProgrammingFinds) {
+    Random random(54);
+    for (int round = 0; round < 60; ++round) {
+        const auto job = randomJob(random, 13, 3 + round % 4, 3 + static_cast<std::size_t>(round) % 5);
+        const auto turns = turnsOf(job);
+        EXPECT_TRUE(turns.fewest);
+        EXPECT_EQ(turns.turns.size(), fewestTurns(job)) << round;
+        EXPECT_LE(leastTurnsOf(job), turns.turns.size()) << round;
+        for (const auto& other : turns.others) {
+            EXPECT_EQ(other.size(), turns.turns.size());
+            EXPECT_TRUE(keepsOrder(job, orderOf({other}))) << round;
+        }
+        auto quick = job;
+        quick.quick = true;
+        EXPECT_TRUE(keepsOrder(job, orderOf(turnsOf(quick)))) << round;
+    }
+}
+
+TEST(AlikeThings, AreThoseThatWaitForTheSameOfOtherThreads) {
+    // 0 and 1 wait for nothing, 3 for 0, of its own thread; 4 for 2, of another.
+    const auto alike = alikeThings({{1, 1, 2, 1, 1}, {{0, 3}, {2, 4}, {3, 4}}});
+    ASSERT_EQ(alike.groups.size(), 3U);
+    EXPECT_EQ(alike.groups[0], (std::vector<std::size_t>{0, 1, 3}));
+    EXPECT_EQ(alike.groups[2], (std::vector<std::size_t>{4}));
+    EXPECT_EQ(alike.job.before, (std::vector<std::pair<std::size_t, std::size_t>>{{0, 2}, {1, 2}}));
 }
 
 TEST(TurnsOf, KeepsTheOrderEvenWhenTheSearchIsCutShort) {

@@ -113,7 +113,7 @@ std::vector<Elsewhere> elsewhereWith(const quilt::Quilt& quilt, ThreadId thread,
         });
         if (block.id == except || !any) continue;
         const auto plan = planBlock(block);
-        const auto stitching = planStitching(block, plan, {nullptr, {}, thread});
+        const auto stitching = planStitching(block, plan, {nullptr, {}, false, thread});
         if (stitching.trails.empty()) continue;
         Elsewhere here{block.id, stitching.order(), stitching.trails.size(), {}, 0};
         for (const auto& run : stitching.runs)

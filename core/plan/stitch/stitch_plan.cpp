@@ -192,9 +192,9 @@ StitchPlan planStitching(const quilt::Block& block, const BlockPlan& plan, const
         runs.runs[i].line = i;
     }
     if (options.only) keepOnly(options.only, block, now, runs.before, done);
-    auto way =
-        stitch::stitchingOf(runs, left, done, {quilt::finishedBox(block), block.jump.mm()},
-                            options.on ? std::optional(static_cast<int>(options.on.value)) : std::nullopt);
+    const stitch::Wishes wishes{options.on ? std::optional(static_cast<int>(options.on.value)) : std::nullopt,
+                                options.quick};
+    auto way = stitch::stitchingOf(runs, left, done, {quilt::finishedBox(block), block.jump.mm()}, wishes);
     for (const auto& trail : way.trails)
         for (const auto& step : trail.steps)
             if (const auto* stitched = std::get_if<stitch::Stitched>(&step)) ++now[stitched->run].passes;
@@ -206,6 +206,7 @@ StitchPlan planStitching(const quilt::Block& block, const BlockPlan& plan, const
     out.fewest = way.fewestChanges;
     out.fewestTies = way.fewestTies;
     out.leastTies = way.leastTies;
+    out.quick = options.quick && !(way.fewestChanges && way.fewestTies);
     return out;
 }
 

@@ -34,7 +34,8 @@ struct StitchPlan {
     measure::Length jump; ///< in all
     bool fewest = true;   ///< no fewer thread changes will do
     bool fewestTies = true;
-    int leastTies = 0; ///< no way with these turns has fewer
+    int leastTies = 0;  ///< no way with these turns has fewer
+    bool quick = false; ///< perhaps there is a better one
 
     /// Pieces that are not stitched all round, in the order in which the needle comes to them.
     [[nodiscard]] std::vector<PieceId> order() const;
@@ -47,8 +48,9 @@ struct StitchPlan {
 
 struct StitchOptions {
     const StitchPlan* before = nullptr; ///< as it was planned; while only more is stitched, the trails stay
-    ThreadId on{};   ///< on the machine: it comes first where that costs no change of thread
-    ThreadId only{}; ///< if set: only what may be stitched now while that thread stays on
+    ThreadId on{};      ///< on the machine: it comes first where that costs no change of thread
+    bool quick = false; ///< a good plan in less time
+    ThreadId only{};    ///< if set: only what may be stitched now while that thread stays on
 };
 
 /// Every edge that shows within the finished block and isn't dotted, unless quilting all over holds it, and marks that
