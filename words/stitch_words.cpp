@@ -4,6 +4,7 @@
 #include "core/base/text.hpp"
 #include "core/measure/say.hpp"
 #include "core/plan/stitch/stitch_kind.hpp"
+#include "core/plan/stitch/thread_match.hpp"
 #include "words/lay_words.hpp"
 #include "words/now_words.hpp"
 #include "words/sentences.hpp"
@@ -140,6 +141,16 @@ std::string arrivalWords(const plan::Leg& leg, bool isFirst) {
                                   [](const auto& travel) { return travel.throughSeam; });
     return seam ? tr("Go on through the seam allowance: nothing is tied there.")
                 : tr("Lift the foot and go across: the thread between is snipped at the end.");
+}
+
+std::string triedWords(Colour strand, Colour cloth, double off, bool twice) {
+    std::string out = off < plan::matching ? tr("Hardly seen beside the cloth.")
+                      : off < plan::nearTo ? tr("The same colour, a little lighter or darker.")
+                                           : tr("It stands out: every stitch is seen.");
+    if (plan::isDarkOnDark(strand, cloth))
+        out += std::string(" ") + (twice ? tr("Dark on dark: one pass is enough, a second is not seen.")
+                                         : tr("Dark on dark: one pass is enough."));
+    return out + " " + tr("Judged as a single strand lies: lighter than the spool. Lay one on the cloth.");
 }
 
 std::string savingWords(const plan::Saving& saving) {

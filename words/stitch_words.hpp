@@ -33,6 +33,8 @@ namespace up::words {
 [[nodiscard]] std::string useWords(const quilt::Quilt& quilt, const quilt::Block& block,
                                    const plan::ThreadUse& use);
 
+/// How a thread will look on cloth from which a strand of it is so far off; whether going over it twice is seen.
+[[nodiscard]] std::string triedWords(Colour strand, Colour cloth, double off, bool twice);
 /// "2 changes of thread fewer, about 6 min".
 [[nodiscard]] std::string savingWords(const plan::Saving& saving);
 /// "3 trails, 24 in, about 4 min".

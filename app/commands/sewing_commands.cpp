@@ -2,9 +2,13 @@
 #include "app/commands/sewing_commands.hpp"
 
 #include "app/commands/answered.hpp"
+#include "app/look/look.hpp"
 #include "app/look/text.hpp"
 #include "core/edit/sewing.hpp"
 #include "core/plan/stitch/stitch_amounts.hpp"
+#include "core/plan/stitch/stitch_lines.hpp"
+#include "core/plan/stitch/thread_match.hpp"
+#include "core/sheet/sheet.hpp"
 #include "words/now_words.hpp"
 #include "words/stitch_words.hpp"
 
@@ -52,6 +56,46 @@ void SewingCommands::setThread(ThreadId thread) {
     if (!piece) return;
     m_session.apply(edit::setThread(m_session.quilt(), m_session.blockId(), piece->id, thread),
                     tr("change thread"));
+}
+
+void SewingCommands::tryThreads() {
+    const auto* block = m_session.block();
+    const auto now = m_session.next();
+    const auto* plan = m_session.derived().stitching().get();
+    const auto* piece = m_session.piece();
+    if (block && !piece && now.stitch) piece = quilt::find(block->pieces, now.stitch->run.piece);
+    if (!block || !piece || !plan) return m_session.complain(tr("Click a piece first."));
+    const auto& quilt = m_session.quilt();
+    const auto colour = [&](FabricId id) {
+        const auto* fabric = quilt::find(quilt.fabrics, id);
+        return fabric ? fabric->colour : look::webPaper;
+    };
+    ThreadsQuestion question;
+    question.of = words::piecesWords(*block, {piece->id});
+    question.cloth = colour(piece->fabric), question.ground = colour(block->background);
+    const auto at = static_cast<std::size_t>(quilt::numberOf(*block, piece->id)) - 1;
+    for (const auto& outline : shape::outlinesOf(m_session.derived().block().visible.at(at)))
+        for (auto& contour : sheet::contoursOf(outline))
+            question.piece.push_back(std::move(contour));
+    question.chosen = piece->thread;
+    for (const auto& run : plan->runs) {
+        if (run.piece != piece->id) continue;
+        question.stitches.push_back(plan::stitchLine(*block, m_session.derived().block(), run));
+        question.twice = question.twice || run.allowed.front() > 1;
+    }
+    for (const auto& match : plan::threadsFor(quilt.threads, question.cloth)) {
+        const auto& thread = quilt::the(quilt.threads, match.thread);
+        question.threads.push_back(
+            {thread.id, thread.name, colourOf(plan::strandOf(thread.colour)), match.off});
+    }
+    if (question.threads.empty())
+        return m_session.complain(tr("The quilt has no thread yet: add one under Stash."));
+    answered(
+        m_session, tr("change thread"), m_asker.threads(question),
+        [](const quilt::Quilt& now, ThreadId thread, BlockId of, PieceId id) {
+            return edit::setThread(now, of, id, thread);
+        },
+        block->id, piece->id);
 }
 
 void SewingCommands::askStitch() {

@@ -17,6 +17,8 @@ public:
     /// What is left of its trail is, to where the thread is tied off.
     void trailDone();
     void setThread(ThreadId thread);
+    /// Asks which thread: several side by side on the chosen piece, or on the one that is next.
+    void tryThreads();
     /// Asks how the chosen pieces are stitched, or the block when none is.
     void askStitch();
     /// Asks how the stretch is stitched that is next.

@@ -20,6 +20,7 @@
 #include "app/dialogs/stripes_dialog.hpp"
 #include "app/dialogs/supply_dialog.hpp"
 #include "app/dialogs/thread_dialog.hpp"
+#include "app/dialogs/threads_dialog.hpp"
 #include "app/dialogs/turn_dialog.hpp"
 #include "app/dialogs/underlap_dialog.hpp"
 #include "app/dialogs/web_dialog.hpp"
@@ -150,6 +151,11 @@ std::optional<IronAnswer> DialogAsker::iron(const IronQuestion& question) {
 
 std::optional<StitchAnswer> DialogAsker::stitch(const StitchQuestion& question) {
     StitchDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<ThreadId> DialogAsker::threads(const ThreadsQuestion& question) {
+    ThreadsDialog dialog(question, m_parent);
     return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
 }
 

@@ -78,6 +78,7 @@ public:
     virtual std::optional<ClothAnswer> cloth(const ClothQuestion& question) = 0;
     virtual std::optional<IronAnswer> iron(const IronQuestion& question) = 0;
     virtual std::optional<StitchAnswer> stitch(const StitchQuestion& question) = 0;
+    virtual std::optional<ThreadId> threads(const ThreadsQuestion& question) = 0;
     virtual std::optional<ThreadAnswer> thread(const quilt::Thread& thread) = 0;
     virtual std::optional<SupplyAnswer> supply(const quilt::Supply& supply, measure::System units) = 0;
     virtual bool yes(const QString& title, const QString& question, const QString& yesWords) = 0;
@@ -128,6 +129,7 @@ public:
     std::optional<ClothAnswer> cloth(const ClothQuestion& question) override;
     std::optional<IronAnswer> iron(const IronQuestion& question) override;
     std::optional<StitchAnswer> stitch(const StitchQuestion& question) override;
+    std::optional<ThreadId> threads(const ThreadsQuestion& question) override;
     std::optional<ThreadAnswer> thread(const quilt::Thread& thread) override;
     std::optional<SupplyAnswer> supply(const quilt::Supply& supply, measure::System units) override;
     bool yes(const QString& title, const QString& question, const QString& yesWords) override;

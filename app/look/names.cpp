@@ -353,6 +353,12 @@ const std::map<QString, ControlWords>& table() {
         {"sewing.beneath", {N_("Beneath"), N_("What lies under the block while it is stitched")}},
         {"sewing.holds",
          {N_("Batting holds"), N_("So wide a stretch may be without a stitch: its maker says it")}},
+        {"stitch.threads", {N_("Threads side by side"), N_("Several threads on the piece, to choose from")}},
+        {"threads.order", {N_("Order"), N_("Which threads are shown first")}},
+        {"threads.thread", {N_("Thread"), N_("With which it is stitched")}},
+        {"threads.picture",
+         {N_("Side by side"), N_("The piece stitched with each: click the one that suits")}},
+        {"threads.keep", {N_("Stitch with it"), N_("From now on")}},
         {"sewing.set", {N_("Stitch it so"), N_("From now on")}},
         // the web's leaflet
         {"web.name", {N_("Name of the web"), N_("What you call this web")}},

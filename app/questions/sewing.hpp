@@ -25,4 +25,23 @@ struct StitchAnswer {
     quilt::Length battingHolds = quilt::Block().battingHolds;
 };
 
+/// A thread as it would look on the piece.
+struct ThreadTried {
+    ThreadId thread;
+    std::string name;
+    Colour strand;  ///< as a single strand of it looks
+    double off = 0; ///< CIEDE2000 from the cloth
+};
+
+/// Threads side by side on a piece.
+struct ThreadsQuestion {
+    std::string of; ///< the piece in words
+    Colour cloth, ground;
+    std::vector<shape::Contour> piece;     ///< what shows of it on the block, mm
+    std::vector<shape::Polyline> stitches; ///< on it, from hole to hole
+    bool twice = false;                    ///< stitched more than once along
+    std::vector<ThreadTried> threads;      ///< the best match first
+    ThreadId chosen;                       ///< as it is now
+};
+
 } // namespace up::app

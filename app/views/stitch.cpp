@@ -6,6 +6,7 @@
 #include "app/look/look.hpp"
 #include "core/plan/stitch/stitch_amounts.hpp"
 #include "core/plan/stitch/stitch_kind.hpp"
+#include "core/plan/stitch/stitch_lines.hpp"
 #include "core/sheet/figures.hpp"
 #include "core/stitch/stitches.hpp"
 #include "words/now_words.hpp"
@@ -118,13 +119,22 @@ void addKnots(std::vector<sheet::Item>& items, const StitchPlan& plan, const sti
 /// Thread of 40 weight as it lies, mm; darker at its rims, so that stitches of the cloth's own colour are seen.
 constexpr double threadWidth = 0.22;
 
+/// A dot where the needle stays down while the block is turned.
+void addPivots(std::vector<sheet::Item>& items, const Look& look, const StitchRun& run) {
+    constexpr double radius = 1.1; // mm
+    if (!run.isEdge || run.isDone()) return;
+    const auto at = static_cast<std::size_t>(quilt::numberOf(look.block, run.piece)) - 1;
+    for (const auto& pivot :
+         stitch::pivotsAlong(run.line, plan::repeatOf(run.edge), look.derived.block().regions[at]))
+        items.push_back(
+            sheet::Shape{{sheet::disc(pivot.needle, radius)}, look::brass, Pen{look::panel, 0.4}});
+}
+
 /// Every stitch as it will lie, on what shows of the piece.
 sheet::Layer stitchLayer(const Look& look, const StitchPlan& plan) {
     sheet::Layer layer{"stitches", {}, {}, quilt::cutBox(look.block)};
     for (const auto& run : plan.runs) {
-        const auto at = static_cast<std::size_t>(quilt::numberOf(look.block, run.piece)) - 1;
-        const auto& piece = run.isEdge ? look.derived.block().regions[at] : shape::Region();
-        const auto stitches = stitch::stitchesAlong(run.line, plan::repeatOf(run.edge), piece);
+        const auto stitches = plan::stitchLine(look.block, look.derived.block(), run);
         const auto colour = threadColour(look.quilt, run.thread);
         const auto lines = sheet::contoursOf(std::vector<shape::Polyline>{stitches});
         layer.items.push_back(sheet::Shape{
@@ -132,6 +142,8 @@ sheet::Layer stitchLayer(const Look& look, const StitchPlan& plan) {
         layer.items.push_back(sheet::Shape{
             lines, std::nullopt, Pen{look::mixed(colour, look::panel, 0.12), threadWidth}, run.piece});
     }
+    for (const auto& run : plan.runs)
+        addPivots(layer.items, look, run);
     return layer;
 }
 
@@ -241,8 +253,8 @@ ViewParts stitchParts(const Look& look) {
     parts.rows.title = words::tr("To stitch");
     const auto* plan = look.derived.stitching().get();
     if (plan && look.stitches) {
-        panel.caption =
-            words::said(N_("{0}, every stitch as it will lie"), {words::stitchName(look.block.edge.kind)});
+        panel.caption = words::said(N_("{0}, every stitch as it will lie; at a dot turn, needle down"),
+                                    {words::stitchName(look.block.edge.kind)});
         panel.layers.insert(panel.layers.end() - 2, stitchLayer(look, *plan));
         panel.layers.pop_back(); // the numbers
     } else {

@@ -231,6 +231,7 @@ void Menus::buildNeedle() {
     add(menu, "stitch.how", tr("&How edges are stitched…"), {}, [&] { m_room.sewing.askStitch(); });
     add(menu, "stitch.stretch", tr("How the next &stretch is stitched…"), {},
         [&] { m_room.sewing.askStretch(); });
+    add(menu, "stitch.threads", tr("T&hreads side by side…"), {}, [&] { m_room.sewing.tryThreads(); });
     add(menu, "stitch.needle", tr("A new &needle is in"), {}, [&] { m_room.sewing.newNeedle(); });
     add(menu, "stitch.sheet", tr("Print the &ways…"), {},
         [&] { m_room.sheets.print(SheetCommands::Sheets::ways); });

@@ -245,13 +245,15 @@ void ToolRow::chooseIron(int row) {
 void ToolRow::buildStitch(QLayout& row) {
     auto* name = on({View::stitch}, new QLabel(tr("Thread"), this));
     m_thread = on({View::stitch}, named(new QComboBox(this), "stitch.thread"));
+    auto* threads = on({View::stitch}, named(new QPushButton(tr("Side by side…"), this), "stitch.threads"));
     auto* how = on({View::stitch}, named(new QPushButton(tr("Stitch…"), this), "stitch.how"));
     m_stitches = on({View::stitch}, named(new QPushButton(tr("Stitches"), this), "stitch.stitches"));
     auto* trail = on({View::stitch}, named(new QPushButton(tr("Trail stitched"), this), "stitch.trail"));
     m_stitches->setCheckable(true);
     m_stitches->setMinimumWidth(92); // bold when checked
-    for (QWidget* part : std::initializer_list<QWidget*>{name, m_thread, how, m_stitches, trail})
+    for (QWidget* part : std::initializer_list<QWidget*>{name, m_thread, threads, how, m_stitches, trail})
         row.addWidget(part);
+    connect(threads, &QPushButton::clicked, &m_room.sewing, &SewingCommands::tryThreads);
     connect(how, &QPushButton::clicked, &m_room.sewing, &SewingCommands::askStitch);
     connect(m_stitches, &QPushButton::clicked, &m_session, &Session::showStitches);
     connect(trail, &QPushButton::clicked, &m_room.sewing, &SewingCommands::trailDone);

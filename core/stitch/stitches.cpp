@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace up::stitch {
 namespace {
@@ -65,6 +66,31 @@ shape::Polyline stitchesAlong(const shape::Polyline& run, const Repeat& repeat, 
             add(step * i, hole);
     add(line.length(), {0, repeat.holes.front().y});
     return out;
+}
+
+std::vector<Pivot> pivotsAlong(const shape::Polyline& run, const Repeat& repeat, const shape::Region& piece) {
+    constexpr double sharp = 35, aside = 0.15; // degrees, mm
+    const auto [out, in] = std::minmax_element(repeat.holes.begin(), repeat.holes.end(),
+                                               [](Point a, Point b) { return a.y < b.y; });
+    const auto unit = [](Point p) {
+        const double length = std::hypot(p.x, p.y);
+        return length > 0 ? p * (1 / length) : p;
+    };
+    const bool closed = run.size() > 3 && shape::distance(run.front(), run.back()) < 1e-6;
+    const std::size_t count = closed ? run.size() - 1 : run.size();
+    std::vector<Pivot> pivots;
+    for (std::size_t i = closed ? 0 : 1; i + (closed ? 0 : 1) < count; ++i) {
+        const Point here = run[i], before = unit(here - run[(i + count - 1) % count]),
+                    after = unit(run[(i + 1) % count] - here);
+        const double turn =
+            std::atan2(shape::cross({0, 0}, before, after), before.x * after.x + before.y * after.y);
+        if (std::abs(turn) * 180 / std::numbers::pi <= sharp) continue;
+        const Point within = unit(after - before); // between the two stretches, on the side it turns to
+        const bool isOuter = piece.isEmpty() || piece.contains(here + within * aside);
+        const double reach = isOuter ? out->y : in->y;
+        pivots.push_back({here, here + within * (isOuter ? reach : -reach), isOuter});
+    }
+    return pivots;
 }
 
 } // namespace up::stitch

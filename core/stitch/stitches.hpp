@@ -15,6 +15,18 @@ namespace up::stitch {
 [[nodiscard]] shape::Polyline stitchesAlong(const shape::Polyline& run, const Repeat& repeat,
                                             const shape::Region& piece);
 
+/// Where the block is turned with the needle down.
+struct Pivot {
+    shape::Point corner; ///< of the run
+    shape::Point needle;
+    bool isOuter = false; ///< of the piece: the needle stands on the side away from it
+};
+/// At each corner that turns by more than 35°: at an outer one where the stitch reaches farthest from the piece, at an inner
+/// one where it reaches farthest into it, so that the next stitches fan out over what would stay bare. Source: common
+/// practice.
+[[nodiscard]] std::vector<Pivot> pivotsAlong(const shape::Polyline& run, const Repeat& repeat,
+                                             const shape::Region& piece);
+
 /// How many repeats that are.
 [[nodiscard]] int repeatsAlong(double length, const Repeat& repeat);
 

@@ -64,6 +64,11 @@ public:
         asked << "stitch";
         return stitchAnswer ? stitchAnswer(question) : std::nullopt;
     }
+    std::function<std::optional<ThreadId>(const app::ThreadsQuestion&)> threadsAnswer; ///< none: cancelled
+    std::optional<ThreadId> threads(const app::ThreadsQuestion& question) override {
+        asked << "threads";
+        return threadsAnswer ? threadsAnswer(question) : std::nullopt;
+    }
     std::function<void(app::ThreadAnswer&)> threadAnswer; ///< none: cancelled
     std::optional<app::ThreadAnswer> thread(const quilt::Thread& thread) override {
         if (!threadAnswer) return std::nullopt;

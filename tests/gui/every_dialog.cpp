@@ -19,6 +19,7 @@
 #include "app/dialogs/stripes_dialog.hpp"
 #include "app/dialogs/supply_dialog.hpp"
 #include "app/dialogs/thread_dialog.hpp"
+#include "app/dialogs/threads_dialog.hpp"
 #include "app/dialogs/turn_dialog.hpp"
 #include "app/dialogs/underlap_dialog.hpp"
 #include "app/dialogs/web_dialog.hpp"
@@ -135,6 +136,22 @@ std::unique_ptr<app::Form> dialogNamed(const std::string& which, Names names) {
         question.of = names == Names::words ? "3 bank" : "3";
         question.jump = quilt::Length::ofInches(1, 2);
         return std::make_unique<app::StitchDialog>(std::move(question));
+    }
+    if (which == "threads") {
+        app::ThreadsQuestion question;
+        question.of = names == Names::words ? "3 bank" : "3";
+        question.cloth = {20, 20, 30}, question.ground = {220, 210, 190};
+        question.piece = {test::circle({50, 50}, 30)};
+        question.stitches = {{{20, 50}, {22, 50}, {21, 53}, {24, 55}}};
+        question.twice = true;
+        for (std::uint32_t i = 1; i < 9; ++i)
+            question.threads.push_back(
+                {ThreadId{i},
+                 names == Names::words ? "thread " + std::to_string(i) : std::to_string(i),
+                 {static_cast<std::uint8_t>(20 * i), 20, 30},
+                 4.0 * i});
+        question.chosen = ThreadId{2};
+        return std::make_unique<app::ThreadsDialog>(std::move(question));
     }
     if (which == "stretch") {
         app::StitchQuestion question;

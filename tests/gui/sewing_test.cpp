@@ -2,9 +2,12 @@
 // At the sewing machine: the way of the needle leg by leg, how edges are stitched, every stitch shown; undone again.
 #include "app/commands/sewing_commands.hpp"
 #include "app/dialogs/stitch_dialog.hpp"
+#include "app/dialogs/threads_dialog.hpp"
+#include "app/pictures/threads_picture.hpp"
 #include "app/views/view.hpp"
 #include "core/mend/mend.hpp"
 #include "tests/gui/bench.hpp"
+#include "tests/gui/every_dialog.hpp"
 
 #include <QComboBox>
 #include <QLineEdit>
@@ -219,6 +222,43 @@ TEST_F(Sewing, TheWaysArePrinted) {
     EXPECT_GE(pages, 1U);
     for (std::size_t t = 0; t < plan().trails.size(); ++t)
         EXPECT_NE(text.find("Trail " + std::to_string(t + 1) + ":"), std::string::npos) << t;
+}
+
+TEST_F(Sewing, ThreadsAreTriedSideBySideAndOneIsTaken) {
+    const auto id = session().next().stitch->run.piece;
+    const auto of = [&] { return quilt::the(block().pieces, id).thread; };
+    ThreadId other;
+    m_asker.threadsAnswer = [&](const app::ThreadsQuestion& question) {
+        EXPECT_EQ(question.chosen, of());
+        EXPECT_FALSE(question.stitches.empty());
+        EXPECT_TRUE(std::is_sorted(question.threads.begin(), question.threads.end(),
+                                   [](const auto& a, const auto& b) { return a.off < b.off; }));
+        other = question.threads.back().thread;
+        return std::optional(other);
+    };
+    const auto before = of();
+    click("stitch.threads");
+    EXPECT_EQ(of(), other);
+    EXPECT_NE(before, other);
+    key(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(of(), before);
+}
+
+TEST(ThreadsDialogs, ATileIsClickedOrTheThreadFarthestOffComesFirst) {
+    const auto form = dialogNamed("threads");
+    auto& dialog = dynamic_cast<app::ThreadsDialog&>(*form);
+    dialog.show();
+    auto& thread = *dialog.findChild<QComboBox*>("threads.thread");
+    auto& order = *dialog.findChild<QComboBox*>("threads.order");
+    auto& picture = *dialog.findChild<app::ThreadsPicture*>("threads.picture");
+    EXPECT_EQ(dialog.answer(), ThreadId{2});
+    QTest::mouseClick(&picture, Qt::LeftButton, {}, picture.tile(4).center().toPoint());
+    EXPECT_EQ(dialog.answer(), ThreadId{5});
+    EXPECT_EQ(thread.currentData().toUInt(), 5U);
+    order.setCurrentIndex(1);
+    emit order.activated(1);
+    EXPECT_EQ(dialog.answer(), ThreadId{5}) << "what is chosen stays";
+    EXPECT_EQ(thread.itemData(0).toUInt(), 8U);
 }
 
 TEST_F(Sewing, EveryStitchIsShownAndTheWayAgain) {

@@ -194,6 +194,8 @@ TEST(ThreadsFor, JudgeASingleStrand) {
     const std::vector<quilt::Thread> threads{{ThreadId{1}, "as the cloth", {100, 60, 60}, {}},
                                              {ThreadId{2}, "a little darker", {80, 41, 41}, {}},
                                              {ThreadId{3}, "blue", {40, 60, 160}, {}}};
+    EXPECT_TRUE(isDarkOnDark({20, 20, 20}, {10, 10, 30}));
+    EXPECT_FALSE(isDarkOnDark({20, 20, 20}, {200, 190, 180}));
     const auto found = threadsFor(threads, {100, 60, 60});
     ASSERT_EQ(found.size(), 3U);
     EXPECT_EQ(found[0].thread, ThreadId{2}) << "the spool a little darker: its strand is as the cloth";

@@ -243,6 +243,29 @@ TEST(StitchesAlong, AreAsManyAndAsLongAsByHand) {
         << "a run shorter than a stitch has one";
 }
 
+/// "Pivot with the needle down outside the piece at an outer corner, inside it at an inner one": common practice, no source.
+TEST(PivotsAlong, StandOutsideAtOuterCornersAndInsideAtInnerOnes) {
+    const shape::Ring boot{{0, 0}, {40, 0}, {40, 30}, {80, 30}, {80, 60}, {0, 60}}; // one inner corner
+    const shape::Region piece{{boot}};
+    const Repeat satin{{{0, -0.3}, {0.2, 2.2}}, 0.4};
+    auto run = boot;
+    run.push_back(run.front());
+    for (int turned = 0; turned < 2; ++turned) {
+        const auto pivots = pivotsAlong(run, satin, piece);
+        ASSERT_EQ(pivots.size(), 6U);
+        for (const auto& pivot : pivots) {
+            EXPECT_EQ(pivot.isOuter, !(pivot.corner == shape::Point{40, 30}));
+            EXPECT_EQ(piece.contains(pivot.needle), !pivot.isOuter);
+            EXPECT_NEAR(shape::distance(pivot.needle, pivot.corner), pivot.isOuter ? 0.3 : 2.2, 1e-9);
+        }
+        std::reverse(run.begin(), run.end());
+    }
+    const Repeat straight{{{0, 1.6}}, 2.5};
+    for (const auto& pivot : pivotsAlong(run, straight, piece))
+        EXPECT_TRUE(piece.contains(pivot.needle)) << "it runs inside the edge";
+    EXPECT_TRUE(pivotsAlong({{0, 0}, {10, 0}, {20, 3}}, satin, {}).empty()) << "no corner";
+}
+
 TEST(StitchesAlong, TaperTowardsATip) {
     const auto wedge = shape::regionOf(shape::Rings{{{0, 0}, {60, 0}, {60, 6}}});
     const Repeat satin{{{0, -0.3}, {0.2, 2.0}}, 0.4};

@@ -12,6 +12,11 @@ Light strandOf(Colour spool) {
     return {once(light.red), once(light.green), once(light.blue)};
 }
 
+bool isDarkOnDark(Colour strand, Colour cloth) {
+    constexpr double dark = 30;
+    return labOf(strand).lightness < dark && labOf(cloth).lightness < dark;
+}
+
 std::vector<ThreadMatch> threadsFor(const std::vector<quilt::Thread>& threads, Colour cloth) {
     std::vector<ThreadMatch> out;
     for (const auto& thread : threads)

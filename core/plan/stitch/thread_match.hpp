@@ -19,6 +19,10 @@ struct ThreadMatch {
 /// Under `matching` it is hardly seen beside the cloth; under `nearTo` it is the same colour, lighter or darker.
 inline constexpr double matching = 3, nearTo = 10;
 
+/// Whether both are so dark that a second line of stitches is not seen. Common practice, no source; the limit (L* of 30) is
+/// invented.
+[[nodiscard]] bool isDarkOnDark(Colour strand, Colour cloth);
+
 /// The nearest first; equal ones as they stand in the list.
 [[nodiscard]] std::vector<ThreadMatch> threadsFor(const std::vector<quilt::Thread>& threads, Colour cloth);
 
