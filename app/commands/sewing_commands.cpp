@@ -80,13 +80,17 @@ void SewingCommands::tryThreads() {
     question.chosen = piece->thread;
     for (const auto& run : plan->runs) {
         if (run.piece != piece->id) continue;
-        question.stitches.push_back(plan::stitchLine(*block, m_session.derived().block(), run));
+        for (auto& line : plan::stitchLines(*block, m_session.derived().block(), run))
+            question.stitches.push_back(std::move(line));
         question.twice = question.twice || run.allowed.front() > 1;
     }
     for (const auto& match : plan::threadsFor(quilt.threads, question.cloth)) {
         const auto& thread = quilt::the(quilt.threads, match.thread);
-        question.threads.push_back(
-            {thread.id, thread.name, colourOf(plan::strandOf(thread.colour)), match.off});
+        ThreadTried tried{thread.id, thread.name, colourOf(plan::strandOf(thread.colour)), match.off};
+        for (const auto shade : thread.shades)
+            tried.more.push_back(colourOf(plan::strandOf(shade)));
+        tried.shadeLength = thread.shadeLength;
+        question.threads.push_back(std::move(tried));
     }
     if (question.threads.empty())
         return m_session.complain(tr("The quilt has no thread yet: add one under Stash."));

@@ -35,6 +35,7 @@ StitchDialog::StitchDialog(StitchQuestion question, QWidget* parent)
     : Form(tr("How %1 is stitched").arg(q(question.of)), parent), m_question(std::move(question)),
       m_kind(named(new QComboBox(this), "sewing.kind")), m_width(named(new QLineEdit(this), "sewing.width")),
       m_length(named(new QLineEdit(this), "sewing.length")),
+      m_apart(named(new QLineEdit(this), "sewing.apart")),
       m_passes(named(new QSpinBox(this), "sewing.passes")),
       m_mayBe(named(new QSpinBox(this), "sewing.mayBe")), m_about(new QLabel(this)) {
     auto* column = new QVBoxLayout(this);
@@ -58,6 +59,7 @@ StitchDialog::StitchDialog(StitchQuestion question, QWidget* parent)
     form->addRow(tr("Length of a stitch"), m_length);
     form->addRow(tr("Along each edge"), m_passes);
     form->addRow(tr("or, where that saves a knot"), m_mayBe);
+    form->addRow(tr("Its lines so far apart (0: not)"), m_apart);
     if (m_question.isBlock) addOfBlock(*form);
     m_about->setWordWrap(true);
     m_about->setProperty("role", "quiet");
@@ -65,7 +67,7 @@ StitchDialog::StitchDialog(StitchQuestion question, QWidget* parent)
     column->addStretch(1);
     fill(m_question.edge);
     connect(m_kind, &QComboBox::activated, this, &StitchDialog::takeUsual);
-    watch({m_kind, m_width, m_length, m_passes, m_mayBe});
+    watch({m_kind, m_width, m_length, m_passes, m_mayBe, m_apart});
     if (m_question.isBlock) watch({m_jump, m_beneath, m_holds});
     if (m_asBlock) watch({m_asBlock});
     addFoot(*column, tr("Stitch it so"), "sewing.set");
@@ -87,6 +89,7 @@ void StitchDialog::fill(const quilt::EdgeStitch& edge) {
     choose(*m_kind, edge.kind);
     m_width->setText(said(edge.width, m_question.units));
     m_length->setText(inMm(lengthOf(edge)));
+    m_apart->setText(said(edge.apart.value_or(quilt::Length()), m_question.units));
     m_passes->setValue(edge.passes), m_mayBe->setValue(edge.mayBe.value_or(0));
 }
 
@@ -127,12 +130,16 @@ Result<void> StitchDialog::read() {
     if (!length) return tl::unexpected(length.error());
     edge.width = *width;
     if (std::abs(length->mm() - usualLength(edge.kind).mm()) > 0.01) edge.length = *length;
+    const auto apart = between(*m_apart, m_question.units, 0, mostStitch);
+    if (!apart) return tl::unexpected(apart.error());
+    if (apart->mm() >= leastStitch) edge.apart = *apart;
     m_answer.edge = edge;
     return m_question.isBlock ? readOfBlock() : Result<void>();
 }
 
 void StitchDialog::follow(bool well) {
-    for (QWidget* field : std::initializer_list<QWidget*>{m_kind, m_width, m_length, m_passes, m_mayBe})
+    for (QWidget* field :
+         std::initializer_list<QWidget*>{m_kind, m_width, m_length, m_passes, m_mayBe, m_apart})
         field->setEnabled(!m_asBlock || !m_asBlock->isChecked());
     if (m_holds) m_holds->setEnabled(chosenIn<quilt::Beneath>(*m_beneath) == quilt::Beneath::batting);
     if (!well || !m_answer.edge) return m_about->clear();

@@ -35,7 +35,7 @@ private:
     StitchAnswer m_answer;
     QCheckBox* m_asBlock = nullptr;
     QComboBox* m_kind;
-    QLineEdit *m_width, *m_length, *m_jump = nullptr;
+    QLineEdit *m_width, *m_length, *m_apart, *m_jump = nullptr;
     QSpinBox *m_passes, *m_mayBe;
     QComboBox* m_beneath = nullptr;
     QLineEdit* m_holds = nullptr;

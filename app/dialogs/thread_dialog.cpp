@@ -10,8 +10,10 @@
 #include <QColorDialog>
 #include <QDoubleSpinBox>
 #include <QFormLayout>
+#include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
+#include <QPainter>
 #include <QPushButton>
 #include <QVBoxLayout>
 
@@ -28,6 +30,13 @@ void showMetres(QDoubleSpinBox& box, const std::optional<quilt::Length>& length)
 
 std::optional<quilt::Length> metresIn(const QDoubleSpinBox& box) {
     return box.value() < 0 ? std::nullopt : std::optional(quilt::Length::ofMm(box.value() * 1000));
+}
+
+std::optional<Colour> picked(QWidget* parent, Colour now) {
+    const auto colour = QColorDialog::getColor(look::q(now), parent, QObject::tr("Its colour"));
+    if (!colour.isValid()) return std::nullopt;
+    const auto channel = [](int value) { return static_cast<std::uint8_t>(value); };
+    return Colour{channel(colour.red()), channel(colour.green()), channel(colour.blue())};
 }
 
 } // namespace
@@ -47,6 +56,7 @@ ThreadDialog::ThreadDialog(quilt::Thread thread, QWidget* parent)
     column->addLayout(form);
     form->addRow(tr("Name"), m_name);
     form->addRow("", m_colour);
+    addShades(*form);
     form->addRow(tr("Left on the spool"), m_spool);
     form->addRow(tr("Left on bobbins"), m_bobbin);
     form->addRow(tr("Its tex, as on the label"), m_tex);
@@ -59,7 +69,7 @@ ThreadDialog::ThreadDialog(quilt::Thread thread, QWidget* parent)
     column->addWidget(hint);
     column->addStretch(1);
     fill();
-    watch({m_name, m_spool, m_bobbin, m_tex});
+    watch({m_name, m_spool, m_bobbin, m_tex, m_shadeLength});
     connect(m_colour, &QPushButton::clicked, this, &ThreadDialog::pickColour);
     connect(m_grams, &QDoubleSpinBox::valueChanged, this, &ThreadDialog::weigh);
     connect(m_tex, &QDoubleSpinBox::valueChanged, this, &ThreadDialog::weigh);
@@ -67,11 +77,45 @@ ThreadDialog::ThreadDialog(quilt::Thread thread, QWidget* parent)
     if (m_answer.thread.id) addGone("thread.gone", m_answer.gone);
 }
 
+void ThreadDialog::addShades(QFormLayout& form) {
+    m_shade = named(new QPushButton(tr("Another shade…"), this), "thread.shade");
+    m_plain = named(new QPushButton(tr("One colour only"), this), "thread.plain");
+    m_shades = new QLabel(this);
+    m_shadeLength = named(new QDoubleSpinBox(this), "thread.shadeLength");
+    m_shadeLength->setRange(0.01, 100), m_shadeLength->setDecimals(2), m_shadeLength->setSuffix(" m");
+    m_shadeLength->setValue(m_answer.thread.shadeLength.mm() / 1000);
+    auto* row = new QHBoxLayout;
+    for (QWidget* part : std::initializer_list<QWidget*>{m_shade, m_plain, m_shades})
+        row->addWidget(part);
+    form.addRow(tr("Variegated"), row);
+    form.addRow(tr("Thread in each shade"), m_shadeLength);
+    connect(m_shade, &QPushButton::clicked, this, &ThreadDialog::pickShade);
+    connect(m_plain, &QPushButton::clicked, this, [this] {
+        m_answer.thread.shades.clear();
+        showColours();
+    });
+}
+
+void ThreadDialog::showColours() {
+    const auto& thread = m_answer.thread;
+    m_colour->setIcon(swatchOf(thread.colour));
+    const int side = 16, count = static_cast<int>(thread.shades.size());
+    QPixmap strip(std::max(1, count * side), side);
+    strip.fill(Qt::transparent);
+    QPainter painter(&strip);
+    for (int i = 0; i < count; ++i)
+        painter.fillRect(i * side, 0, side - 1, side, look::q(thread.shades[static_cast<std::size_t>(i)]));
+    painter.end();
+    m_shades->setPixmap(strip);
+    m_plain->setEnabled(count > 0), m_shadeLength->setEnabled(count > 0);
+}
+
 void ThreadDialog::fill() {
     const auto& thread = m_answer.thread;
     m_name->setText(q(thread.name));
-    m_colour->setIcon(swatchOf(thread.colour));
-    m_colour->setAutoDefault(false);
+    showColours();
+    for (auto* button : {m_colour, m_shade, m_plain})
+        button->setAutoDefault(false);
     showMetres(*m_spool, thread.spool);
     showMetres(*m_bobbin, thread.bobbin);
     m_tex->setRange(0, 1000), m_tex->setDecimals(0);
@@ -82,11 +126,16 @@ void ThreadDialog::fill() {
 }
 
 void ThreadDialog::pickColour() {
-    const auto colour = QColorDialog::getColor(look::q(m_answer.thread.colour), this, tr("Its colour"));
-    if (!colour.isValid()) return;
-    const auto channel = [](int value) { return static_cast<std::uint8_t>(value); };
-    m_answer.thread.colour = {channel(colour.red()), channel(colour.green()), channel(colour.blue())};
-    m_colour->setIcon(swatchOf(m_answer.thread.colour));
+    if (const auto colour = picked(this, m_answer.thread.colour)) m_answer.thread.colour = *colour;
+    showColours();
+}
+
+void ThreadDialog::pickShade() {
+    constexpr std::size_t most = 8;
+    auto& shades = m_answer.thread.shades;
+    if (shades.size() >= most) return;
+    if (const auto colour = picked(this, m_answer.thread.colour)) shades.push_back(*colour);
+    showColours();
 }
 
 void ThreadDialog::weigh() {
@@ -97,6 +146,7 @@ void ThreadDialog::weigh() {
 Result<void> ThreadDialog::read() {
     auto& thread = m_answer.thread;
     thread.spool = metresIn(*m_spool), thread.bobbin = metresIn(*m_bobbin);
+    if (!thread.shades.empty()) thread.shadeLength = quilt::Length::ofMm(m_shadeLength->value() * 1000);
     thread.tex = m_tex->value() > 0 ? std::optional(m_tex->value()) : std::nullopt;
     return edit::properName(m_name->text().toStdString()).map([&](const std::string& name) {
         thread.name = name;

@@ -6,6 +6,7 @@
 #include "app/questions/supplying.hpp"
 
 class QDoubleSpinBox;
+class QFormLayout;
 class QLabel;
 class QLineEdit;
 class QPushButton;
@@ -20,15 +21,19 @@ public:
 
 private:
     void fill();
+    void addShades(QFormLayout& form);
+    void showColours();
     void pickColour();
+    void pickShade();
     /// What is on the spool follows from what it weighs.
     void weigh();
     [[nodiscard]] Result<void> read() override;
 
     ThreadAnswer m_answer;
     QLineEdit* m_name;
-    QPushButton* m_colour;
-    QDoubleSpinBox *m_spool, *m_bobbin, *m_tex, *m_grams;
+    QPushButton *m_colour, *m_shade, *m_plain;
+    QDoubleSpinBox *m_spool, *m_bobbin, *m_tex, *m_grams, *m_shadeLength;
+    QLabel* m_shades;
 };
 
 } // namespace up::app

@@ -4,6 +4,7 @@
 #include "app/canvas/painter.hpp"
 #include "app/look/look.hpp"
 #include "app/look/text.hpp"
+#include "core/plan/stitch/stitch_lines.hpp"
 #include "core/sheet/sheet.hpp"
 
 #include <QMouseEvent>
@@ -31,7 +32,7 @@ QRectF detailOf(const QRectF& piece, const std::vector<shape::Polyline>& stitche
 
 ThreadsPicture::ThreadsPicture(const ThreadsQuestion& question, QWidget* parent)
     : QWidget(parent), m_cloth(question.cloth), m_ground(question.ground), m_piece(pathOf(question.piece)),
-      m_stitches(pathOf(sheet::contoursOf(question.stitches))) {
+      m_stitches(question.stitches) {
     m_detail = detailOf(m_piece.boundingRect(), question.stitches);
     setMinimumSize(600, 380);
 }
@@ -60,9 +61,14 @@ void ThreadsPicture::paintTile(QPainter& painter, int i) const {
     painter.scale(scale, scale);
     painter.translate(-m_detail.center());
     painter.fillPath(m_piece, look::q(m_cloth));
-    painter.strokePath(m_stitches, QPen(look::q(look::mixed(tried.strand, look::ink, 0.3)),
-                                        std::max(strand * 1.6, 1.4 / scale)));
-    painter.strokePath(m_stitches, QPen(look::q(tried.strand), std::max(strand, 1 / scale)));
+    std::vector<Colour> shades{tried.strand};
+    shades.insert(shades.end(), tried.more.begin(), tried.more.end());
+    for (const auto& [colour, line] : plan::shaded(m_stitches, shades, tried.shadeLength)) {
+        const auto path = pathOf(sheet::contoursOf(std::vector<shape::Polyline>{line}));
+        painter.strokePath(
+            path, QPen(look::q(look::mixed(colour, look::ink, 0.3)), std::max(strand * 1.6, 1.4 / scale)));
+        painter.strokePath(path, QPen(look::q(colour), std::max(strand, 1 / scale)));
+    }
     painter.restore();
     const bool isChosen = tried.thread == m_chosen;
     painter.setPen(QPen(look::q(isChosen ? look::brass : look::line), isChosen ? 4 : 1));

@@ -30,7 +30,8 @@ private:
     void paintTile(QPainter& painter, int i) const;
 
     Colour m_cloth, m_ground;
-    QPainterPath m_piece, m_stitches;
+    QPainterPath m_piece;
+    std::vector<shape::Polyline> m_stitches;
     QRectF m_detail; ///< that is seen, mm
     std::vector<ThreadTried> m_threads;
     ThreadId m_chosen;

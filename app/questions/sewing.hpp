@@ -29,8 +29,10 @@ struct StitchAnswer {
 struct ThreadTried {
     ThreadId thread;
     std::string name;
-    Colour strand;  ///< as a single strand of it looks
-    double off = 0; ///< CIEDE2000 from the cloth
+    Colour strand;               ///< as a single strand of it looks
+    double off = 0;              ///< CIEDE2000 from the cloth
+    std::vector<Colour> more{};  ///< of a variegated one: the strand's other shades
+    quilt::Length shadeLength{}; ///< of thread in each
 };
 
 /// Threads side by side on a piece.

@@ -130,17 +130,25 @@ void addPivots(std::vector<sheet::Item>& items, const Look& look, const StitchRu
             sheet::Shape{{sheet::disc(pivot.needle, radius)}, look::brass, Pen{look::panel, 0.4}});
 }
 
+void addStitches(std::vector<sheet::Item>& items, const Look& look, const StitchRun& run) {
+    const auto* thread = find(look.quilt.threads, run.thread);
+    const auto shades = thread ? plan::shadesOf(*thread) : std::vector<Colour>{look::slate};
+    const auto lines = plan::stitchLines(look.block, look.derived.block(), run);
+    for (const auto& [colour, line] :
+         plan::shaded(lines, shades, thread ? thread->shadeLength : measure::Length())) {
+        const auto path = sheet::contoursOf(std::vector<shape::Polyline>{line});
+        items.push_back(sheet::Shape{
+            path, std::nullopt, Pen{look::mixed(colour, look::ink, 0.45), threadWidth * 1.7}, run.piece});
+        items.push_back(sheet::Shape{path, std::nullopt,
+                                     Pen{look::mixed(colour, look::panel, 0.12), threadWidth}, run.piece});
+    }
+}
+
 /// Every stitch as it will lie, on what shows of the piece.
 sheet::Layer stitchLayer(const Look& look, const StitchPlan& plan) {
     sheet::Layer layer{"stitches", {}, {}, quilt::cutBox(look.block)};
     for (const auto& run : plan.runs) {
-        const auto stitches = plan::stitchLine(look.block, look.derived.block(), run);
-        const auto colour = threadColour(look.quilt, run.thread);
-        const auto lines = sheet::contoursOf(std::vector<shape::Polyline>{stitches});
-        layer.items.push_back(sheet::Shape{
-            lines, std::nullopt, Pen{look::mixed(colour, look::ink, 0.45), threadWidth * 1.7}, run.piece});
-        layer.items.push_back(sheet::Shape{
-            lines, std::nullopt, Pen{look::mixed(colour, look::panel, 0.12), threadWidth}, run.piece});
+        addStitches(layer.items, look, run);
     }
     for (const auto& run : plan.runs)
         addPivots(layer.items, look, run);

@@ -68,7 +68,9 @@ constexpr auto fieldsOf(Of<Thread>) {
                       unlessUsual("key", &T::key),
                       unlessUsual("spool", &T::spool).within(0, mostThread),
                       unlessUsual("bobbin", &T::bobbin).within(0, mostThread),
-                      unlessUsual("tex", &T::tex).within(1, 1000)};
+                      unlessUsual("tex", &T::tex).within(1, 1000),
+                      unlessUsual("shades", &T::shades),
+                      unlessUsual("shadeLength", &T::shadeLength).within(1, 100'000)};
 }
 
 constexpr auto fieldsOf(Of<Swatch>) {
@@ -264,10 +266,12 @@ constexpr auto fieldsOf(Of<Layout>) {
 
 constexpr auto fieldsOf(Of<EdgeStitch>) {
     using T = EdgeStitch;
-    return std::tuple{always("stitch", &T::kind), always("width", &T::width).within(0.1, 25.4),
+    return std::tuple{always("stitch", &T::kind),
+                      always("width", &T::width).within(0.1, 25.4),
                       unlessUsual("length", &T::length).within(0.1, 25.4),
                       unlessUsual("passes", &T::passes).within(1, 9),
-                      unlessUsual("mayBe", &T::mayBe).within(1, 9)};
+                      unlessUsual("mayBe", &T::mayBe).within(1, 9),
+                      unlessUsual("apart", &T::apart).within(0.1, 25.4)};
 }
 
 constexpr auto fieldsOf(Of<StretchStitch>) {

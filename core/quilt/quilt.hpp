@@ -69,6 +69,9 @@ struct Thread {
     std::string key{}; ///< by which the stash of all quilts knows it; none: this quilt alone has it
     std::optional<Length> spool{}, bobbin{}; ///< what is left; none: nobody has said
     std::optional<double> tex{};             ///< g per 1000 m, ISO 1144
+    std::vector<Colour>
+        shades{}; ///< of a variegated one, as they follow the first and each other; none: of one colour
+    Length shadeLength = Length::ofMm(250); ///< of thread in each shade
     bool operator==(const Thread&) const;
 };
 

@@ -31,7 +31,11 @@ EdgeStitch usualStitch(StitchKind kind) {
     case StitchKind::zigzag: return of(3);
     case StitchKind::blanket: return of(3);
     case StitchKind::straight: return of(2);
-    case StitchKind::sketched: return of(2, 3, 4);
+    case StitchKind::sketched: {
+        auto out = of(2, 3, 4);
+        out.apart = Length::ofInches(1, 32);
+        return out;
+    }
     case StitchKind::decorative: return of(5);
     case StitchKind::scribble: return of(4, 2, 3);
     case StitchKind::whip:

@@ -41,6 +41,8 @@ struct EdgeStitch {
     std::optional<measure::Length> length{}; ///< from stitch to stitch; none: as is usual for the kind
     int passes = 1;                          ///< how often each stretch is stitched
     std::optional<int> mayBe{};              ///< or so often, where that saves a knot
+    /// From one line of several passes to the next, towards the piece; none: one upon the other.
+    std::optional<measure::Length> apart{};
     bool operator==(const EdgeStitch&) const = default;
 };
 

@@ -44,6 +44,10 @@ void fromJson(const Node& node, Bounds, std::vector<double>& out) {
     for (const auto& number : node.items())
         out.push_back(number.number(-1e9, 1e9));
 }
+void fromJson(const Node& node, Bounds bounds, std::vector<Colour>& out) {
+    for (const auto& colour : node.items())
+        fromJson(colour, bounds, out.emplace_back());
+}
 shape::Ring ringFrom(const Node& node) {
     shape::Ring out;
     for (const auto& point : node.items()) {
@@ -149,6 +153,13 @@ Json toJson(measure::Angle angle) {
 }
 Json toJson(Colour colour) {
     return hex(colour);
+}
+
+Json toJson(const std::vector<Colour>& colours) {
+    Json out = Json::array();
+    for (const auto colour : colours)
+        out.push_back(hex(colour));
+    return out;
 }
 
 Json ringToJson(const shape::Ring& ring) {

@@ -28,6 +28,7 @@ void fromJson(const Node& node, Bounds bounds, double& out);
 void fromJson(const Node& node, Bounds bounds, measure::Length& out);
 void fromJson(const Node& node, Bounds bounds, measure::Angle& out);
 void fromJson(const Node& node, Bounds, std::vector<double>& out);
+void fromJson(const Node& node, Bounds, std::vector<Colour>& out);
 void fromJson(const Node& node, Bounds, Colour& out);
 void fromJson(const Node& node, Bounds, shape::Rings& out);
 /// [[x, y]…], at least three.
@@ -45,6 +46,7 @@ void fromJson(const Node& node, Bounds, quilt::Recipe& out);
 [[nodiscard]] Json toJson(std::int64_t time);
 [[nodiscard]] Json toJson(double number);
 [[nodiscard]] Json toJson(const std::vector<double>& numbers);
+[[nodiscard]] Json toJson(const std::vector<Colour>& colours);
 [[nodiscard]] Json toJson(measure::Length length);
 [[nodiscard]] Json toJson(measure::Angle angle);
 [[nodiscard]] Json toJson(Colour colour);

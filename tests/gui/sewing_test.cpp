@@ -296,6 +296,10 @@ TEST(StitchDialogs, OffersWhatIsUsualAndSaysWhatIsWrong) {
     EXPECT_TRUE(dialog.trouble().isEmpty());
     EXPECT_EQ(dialog.answer().jump, quilt::Length());
     EXPECT_EQ(dialog.answer().edge->length, quilt::Length::ofMm(3));
+    dialog.findChild<QLineEdit*>("sewing.apart")->setText("1/16");
+    EXPECT_EQ(dialog.answer().edge->apart, quilt::Length::ofInches(1, 16));
+    dialog.findChild<QLineEdit*>("sewing.apart")->setText("0");
+    EXPECT_FALSE(dialog.answer().edge->apart) << "one upon the other";
     auto& beneath = *dialog.findChild<QComboBox*>("sewing.beneath");
     EXPECT_FALSE(dialog.findChild<QLineEdit*>("sewing.holds")->isEnabled()) << "no batting is beneath";
     beneath.setCurrentIndex(beneath.findData(static_cast<int>(quilt::Beneath::batting)));

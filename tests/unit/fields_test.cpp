@@ -49,6 +49,7 @@ public:
         fill(out.emplace(), least, most);
     }
     template<Listed T> void fill(std::vector<T>& out, double, double) { fill(out.emplace_back()); }
+    void fill(std::vector<Colour>& out, double, double) { fill(out.emplace_back(), 0, 0); }
     void fill(std::vector<double>& out, double, double) { out = {inside(0, 10)}; }
     template<class T> void fill(SharedList<T>& out, double, double) {
         T item{};

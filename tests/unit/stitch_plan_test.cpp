@@ -4,6 +4,7 @@
 #include "core/plan/stitch/legs.hpp"
 #include "core/plan/stitch/stitch_amounts.hpp"
 #include "core/plan/stitch/stitch_kind.hpp"
+#include "core/plan/stitch/stitch_lines.hpp"
 #include "core/plan/stitch/thread_match.hpp"
 #include "tests/support/shapes.hpp"
 
@@ -72,6 +73,41 @@ TEST(PlanStitching, QuiltingAllOverHoldsEdgesWithoutStitchingThem) {
     quilt.blocks[0].pieces[0].edge.reset();
     quilt.blocks[0].edge = quilt::usualStitch(quilt::StitchKind::allOver);
     EXPECT_TRUE(planOf(quilt).trails.empty());
+}
+
+TEST(StitchLines, LieApartWhenTheyAreSketched) {
+    auto quilt = corner();
+    auto edge = quilt::usualStitch(quilt::StitchKind::sketched);
+    ASSERT_TRUE(edge.apart);
+    quilt.blocks[0].edge = edge;
+    const auto plan = planBlock(block(quilt));
+    const auto stitching = planStitching(block(quilt), plan);
+    const auto& run = stitching.runs.back(); // of the upper piece
+    const auto lines = stitchLines(block(quilt), plan, run);
+    ASSERT_EQ(lines.size(), 3U);
+    for (std::size_t i = 0; i < 3; ++i) {
+        const auto p = lines[i][lines[i].size() / 2];
+        double away = 1000;
+        for (std::size_t k = 1; k < run.line.size(); ++k)
+            for (double t = 0; t <= 1; t += 0.01)
+                away =
+                    std::min(away, shape::distance(run.line[k - 1] + (run.line[k] - run.line[k - 1]) * t, p));
+        EXPECT_NEAR(away, edge.width.mm() + static_cast<double>(i) * edge.apart->mm(), 0.25) << i;
+    }
+    quilt.blocks[0].edge.apart.reset();
+    EXPECT_EQ(stitchLines(block(quilt), plan, planOf(quilt).runs.back()).size(), 1U);
+}
+
+TEST(Shaded, AVariegatedThreadGoesThroughItsColours) {
+    const std::vector<shape::Polyline> lines{{{0, 0}, {10, 0}, {20, 0}, {30, 0}}, {{0, 5}, {10, 5}, {20, 5}}};
+    const Colour red{200, 0, 0}, blue{0, 0, 200};
+    const auto parts = shaded(lines, {red, blue}, measure::Length::ofMm(20));
+    ASSERT_EQ(parts.size(), 4U);
+    EXPECT_TRUE(parts[0].colour == red && parts[1].colour == blue && parts[2].colour == blue);
+    EXPECT_EQ(parts[0].line.back(), (shape::Point{20, 0}));
+    EXPECT_EQ(parts[1].line.front(), (shape::Point{20, 0})) << "no gap";
+    EXPECT_TRUE(parts[3].colour == red) << "and from the beginning again";
+    EXPECT_EQ(shaded(lines, {red}, measure::Length::ofMm(20)).size(), 2U);
 }
 
 /// A piece that was stitched as a whole is, as in files of version 1.

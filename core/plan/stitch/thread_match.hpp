@@ -14,7 +14,7 @@ namespace up::plan {
 
 struct ThreadMatch {
     ThreadId thread;
-    double off = 0; ///< CIEDE2000 between its strand and the cloth
+    double off = 0; ///< CIEDE2000 between its strand and the cloth; of a variegated one, the mean
 };
 /// Under `matching` it is hardly seen beside the cloth; under `nearTo` it is the same colour, lighter or darker.
 inline constexpr double matching = 3, nearTo = 10;
