@@ -13,14 +13,14 @@ public:
     StitchWriter(const quilt::Quilt& quilt, const quilt::Block& block, const plan::StitchPlan& plan)
         : m_quilt(quilt), m_block(block), m_plan(plan) {}
 
-    [[nodiscard]] Json stitchJson() const {
-        const auto& edge = m_block.edge;
+    [[nodiscard]] static Json stitchJson(const quilt::EdgeStitch& edge) {
         Json out{{"kind", keyOf(edge.kind)},
                  {"width", edge.width.mm()},
                  {"length", lengthOf(edge).mm()},
                  {"passes", edge.passes},
                  {"mayBe", nullptr}};
         if (edge.mayBe) out["mayBe"] = *edge.mayBe;
+        if (edge.apart) out["apart"] = edge.apart->mm();
         return out;
     }
     [[nodiscard]] Json runs() const {
@@ -35,6 +35,7 @@ public:
                            {"closed", run.closed},
                            {"passes", run.isDone() ? run.allowed.front() : run.passes},
                            {"done", run.isDone()}});
+            if (!(run.edge == m_block.edge)) out.back()["stitch"] = stitchJson(run.edge);
         }
         return out;
     }
@@ -97,7 +98,7 @@ Bytes stitch(const Words& words) {
     const Json out{{"format", "upstairs-stitching"},
                    {"version", 2},
                    {"block", block.name},
-                   {"stitch", writer.stitchJson()},
+                   {"stitch", writer.stitchJson(block.edge)},
                    {"jump", block.jump.mm()},
                    {"runs", writer.runs()},
                    {"before", writer.before()},

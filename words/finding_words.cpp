@@ -106,6 +106,7 @@ constexpr std::array<Plural, valuesOf<Kind>> patterns{{
         "it and bring the ends to the back by hand."),
     N2_("{0} is stitched in part, {1} are left in {2}, and {3} is on now. Stitch it when {2} is on again.",
         "{9} pieces are stitched in part and another thread is on now, such as {0}: {1} are left in {2}."),
+    N2_("There is no thread yet for {0}.", "There is no thread yet for {0}."),
     N2_("Nothing lies beneath, and {0} are stitched with a swing: the cloth would pucker.",
         "Nothing lies beneath, and {0} are stitched with a swing: the cloth would pucker."),
     N2_("The bobbin of {1} runs out on piece {0}: it lacks {2}. Wind one now.",
@@ -230,6 +231,7 @@ constexpr std::array<Plural, valuesOf<Fix>> fixes{{
     N2_("Stitch its marks", "Stitch all {0} marks"),
     N2_("It is wound", "All {0} are wound"),
     N2_("It is in", "It is in"),
+    N2_("The nearest thread", "The nearest thread"),
     N2_("Leave it so", "Leave all {0} so"),
 }};
 

@@ -127,9 +127,12 @@ std::string useWords(const quilt::Quilt& quilt, const quilt::Block& block, const
     if (thread && thread->spool &&
         use.needle + use.bobbin > *thread->spool + thread->bobbin.value_or(measure::Length()))
         out += std::string(". ") + tr("There is not as much of it.");
+    if (const auto bobbins = plan::bobbinsToWind(use, thread); bobbins > 0 && thread && thread->bobbin)
+        out +=
+            std::string(". ") + said(N2_("Wind {0} bobbin ahead.", "Wind {0} bobbins ahead."), bobbins, {});
     if (use.bobbinEnds)
         out += std::string(". ") +
-               said(N_("The bobbin runs out in trail {0}, on {1}: wind one before."),
+               said(N_("It runs out in trail {0}, on {1}."),
                     {std::to_string(use.bobbinEnds->trail + 1), piecesWords(block, {use.bobbinEnds->piece})});
     return out;
 }

@@ -14,6 +14,7 @@
 #include "words/translated.hpp"
 
 #include <algorithm>
+#include <cmath>
 #include <set>
 
 namespace up::app {
@@ -237,6 +238,11 @@ void addHints(const Look& look, const plan::StitchHints& hints, Rows& rows) {
         row.swatch = threadColour(look.quilt, saving.thread);
         rows.rows.push_back(std::move(row));
     }
+    if (const auto minutes = std::lround(look.quilt.machine.needleMinutes); minutes > 0)
+        rows.rows.push_back({words::said(N_("The needle has stitched for {0} h {1} min"),
+                                         {std::to_string(minutes / 60), std::to_string(minutes % 60)}),
+                             words::tr("after about eight hours put in a new one"),
+                             {}});
     if (!hints.widest) return;
     const auto across = near(look.quilt, hints.widest->across.mm());
     rows.rows.push_back(

@@ -55,6 +55,7 @@ enum class Kind : std::uint8_t {
     stiff,         ///< many layers: {how many, area, area of web that windows free}
     stitchedTooEarly, ///< the upper is stitched where the end of the lower was to lie beneath: {lower, upper}
     begunBefore, ///< stitched in part, and another thread is on: {piece, how much is open, thread of it, thread that is on}
+    noThread,     ///< pieces that are to be stitched: {pieces}
     noStabiliser, ///< nothing is beneath what swings: {pieces}
     bobbinEnds,   ///< in the middle: {piece where, thread, what its bobbin lacks}
     openStretch, ///< wider than the batting holds: {piece (none: the background), how wide, how wide it may be}
@@ -70,8 +71,8 @@ constexpr auto keysOf(Kind) {
          "dottedShows",    "peeks",          "reachesTooShort", "thin",
          "shinesThrough",  "inTheSeamLine",  "nearlyPeeks",     "unitBroken",
          "hiddenWholly",   "marksLost",      "stiff",           "stitchedTooEarly",
-         "begunBefore",    "noStabiliser",   "bobbinEnds",      "openStretch",
-         "needleWorn",     "noPieces"});
+         "begunBefore",    "noThread",       "noStabiliser",    "bobbinEnds",
+         "openStretch",    "needleWorn",     "noPieces"});
 }
 [[nodiscard]] constexpr Severity severityOf(Kind kind) {
     return kind <= Kind::othersLaidOut ? Severity::blocked : Severity::doubtful;
@@ -105,6 +106,7 @@ enum class Fix : std::uint8_t {
     stitchMarks,   ///< its marks are stitched too
     windBobbin,    ///< as many bobbins of that thread are wound as are lacking
     newNeedle,     ///< a new one is put in
+    matchThread,   ///< the thread of the quilt that is nearest to its cloth
     leaveSo        ///< it was looked at and may be; every doubtful finding has it last
 };
 constexpr auto keysOf(Fix) {
@@ -113,7 +115,7 @@ constexpr auto keysOf(Fix) {
          "nudgeUpper", "tuck",        "untie",        "line",         "cutAway",       "windows",
          "carryOn",    "noUnit",      "leaveOut",     "bringUp",      "anyWay",        "nearFabric",
          "turnPiece",  "part",        "shoppingList", "drawnThrough", "layStabiliser", "stitchMarks",
-         "windBobbin", "newNeedle",   "leaveSo"});
+         "windBobbin", "newNeedle",   "matchThread",  "leaveSo"});
 }
 
 /// A length that is told apart from others by less than a sixteenth: said to 1/32 in.

@@ -7,6 +7,7 @@
 #include "core/edit/tracing.hpp"
 #include "core/mend/reshaping.hpp"
 #include "core/plan/check/check_plan.hpp"
+#include "core/plan/stitch/thread_match.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -54,6 +55,23 @@ Edited onStabiliser(const Quilt& quilt, BlockId id) {
     const auto* block = find(quilt.blocks, id);
     if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});
     return edit::setBeneath(quilt, id, quilt::Beneath::stabiliser, block->battingHolds);
+}
+
+/// Each with the thread that is nearest to its cloth.
+Edited threaded(const Quilt& quilt, const Finding& finding) {
+    const auto* pieces = finding.args.empty() ? nullptr : std::get_if<std::vector<PieceId>>(&finding.args[0]);
+    const auto* block = find(quilt.blocks, finding.block);
+    Edited out = quilt;
+    if (!pieces || !block || quilt.threads.empty()) return out;
+    for (const auto id : *pieces) {
+        const auto* piece = find(block->pieces, id);
+        const auto* fabric = piece ? find(quilt.fabrics, piece->fabric) : nullptr;
+        const auto thread = fabric ? plan::threadsFor(quilt.threads, fabric->colour).front().thread
+                                   : quilt.threads.front().id;
+        out =
+            out.and_then([&](const Quilt& next) { return edit::setThread(next, finding.block, id, thread); });
+    }
+    return out;
 }
 
 /// As much as is lacking, in whole metres.
@@ -104,6 +122,7 @@ Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
     case Fix::stitchMarks: return edit::set(quilt, block, {piece}, &quilt::Piece::marksStitched, true);
     case Fix::windBobbin: return wound(quilt, finding);
     case Fix::newNeedle: return edit::withNewNeedle(quilt);
+    case Fix::matchThread: return threaded(quilt, finding);
     case Fix::leaveSo: return edit::leaveSo(quilt, block, {plan::leftSo(finding)});
     }
     return quilt;

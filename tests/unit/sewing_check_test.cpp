@@ -104,6 +104,20 @@ TEST(CheckSewing, WantsStabiliserBeneathWhatSwings) {
     EXPECT_TRUE(found(quilt, Kind::noStabiliser).empty()) << "a straight stitch lies flat";
 }
 
+TEST(CheckSewing, APieceWithoutThreadGetsTheNearest) {
+    auto quilt = corner();
+    const auto own = quilt.blocks[0].pieces[1].thread;
+    quilt.blocks[0].pieces[1].thread = {};
+    const auto bare = found(quilt, Kind::noThread);
+    ASSERT_EQ(bare.size(), 1U);
+    ASSERT_EQ(bare[0].fixes.front(), Fix::matchThread);
+    const auto after = must(mend::mended(quilt, bare[0], Fix::matchThread));
+    EXPECT_EQ(after.blocks[0].pieces[1].thread, own) << "its colour is its cloth's";
+    EXPECT_TRUE(found(after, Kind::noThread).empty());
+    quilt.threads.clear();
+    EXPECT_EQ(found(quilt, Kind::noThread).front().fixes.front(), Fix::leaveSo) << "there is none to take";
+}
+
 TEST(CheckSewing, SaysWhereTheBobbinRunsOutAndCountsWhatIsWound) {
     auto quilt = corner();
     const auto thread = quilt.blocks[0].pieces[1].thread;
@@ -117,6 +131,16 @@ TEST(CheckSewing, SaysWhereTheBobbinRunsOutAndCountsWhatIsWound) {
     const auto& now = *find(after.threads, thread);
     EXPECT_EQ(now.bobbin->mm() + now.spool->mm(), 91'000) << "from the spool";
     EXPECT_NE(words::sentence(quilt, ends[0]).find(" m."), std::string::npos);
+}
+
+TEST(BobbinsToWind, AreThoseBesideWhatIsWound) {
+    quilt::Thread thread;
+    const ThreadUse use{{}, {}, Length::ofMm(90'000)};
+    EXPECT_EQ(bobbinsToWind(use, &thread), 3U);
+    thread.bobbin = Length::ofMm(20'000);
+    EXPECT_EQ(bobbinsToWind(use, &thread), 2U);
+    thread.bobbin = Length::ofMm(90'000);
+    EXPECT_EQ(bobbinsToWind(use, &thread), 0U);
 }
 
 TEST(CheckSewing, HoldsOpenStretchesAgainstTheBatting) {

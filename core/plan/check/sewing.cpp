@@ -44,6 +44,18 @@ void begun(Looking& look) {
     }
 }
 
+void threads(Looking& look) {
+    std::vector<PieceId> without;
+    for (const auto& piece : look.block.pieces)
+        if (piece.work.step >= Step::fused && piece.work.step < Step::stitched &&
+            !find(look.quilt.threads, piece.thread))
+            without.push_back(piece.id);
+    if (without.empty()) return;
+    std::vector<Fix> fixes;
+    if (!look.quilt.threads.empty()) fixes.push_back(Fix::matchThread);
+    look.addOfBlock(Kind::noThread, {without}, std::move(fixes));
+}
+
 void stabiliser(Looking& look) {
     if (look.block.beneath != quilt::Beneath::nothing) return;
     std::vector<PieceId> pieces;
@@ -92,6 +104,7 @@ void needle(Looking& look) {
 } // namespace
 
 void checkSewing(Looking& look) {
+    threads(look);
     stabiliser(look);
     if (!look.stitching) return;
     tooEarly(look);

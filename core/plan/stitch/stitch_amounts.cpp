@@ -19,6 +19,11 @@ int layersUnder(const quilt::Block& block, const BlockPlan& plan, const StitchRu
     return out;
 }
 
+std::size_t bobbinsToWind(const ThreadUse& use, const quilt::Thread* thread) {
+    const double there = thread && thread->bobbin ? thread->bobbin->mm() : 0;
+    return static_cast<std::size_t>(std::ceil(std::max(0.0, use.bobbin.mm() - there) / bobbinHolds));
+}
+
 LegUse useOfLeg(const quilt::Block& block, const BlockPlan& plan, const StitchPlan& stitching,
                 const Leg& leg) {
     LegUse out;

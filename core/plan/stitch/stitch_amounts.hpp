@@ -18,6 +18,11 @@ struct ThreadUse {
     std::optional<BobbinEnd> bobbinEnds{}; ///< when it is known what is on them, and it is too little
 };
 
+/// That goes onto one bobbin, of 40 weight. From memory.
+inline constexpr double bobbinHolds = 40'000; // mm
+/// So many are to be wound ahead, beside what is wound.
+[[nodiscard]] std::size_t bobbinsToWind(const ThreadUse& use, const quilt::Thread* thread);
+
 struct StitchAmounts {
     std::vector<ThreadUse> threads; ///< in the order in which they are put on first
     int stitches = 0;
