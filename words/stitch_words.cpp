@@ -22,7 +22,7 @@ std::string stitchName(StitchKind kind) {
     case StitchKind::blanket: return tr("Blanket");
     case StitchKind::straight: return tr("Straight, inside the edge");
     case StitchKind::sketched: return tr("Sketched: straight, several times round");
-    case StitchKind::decorative: return tr("Decorative: a feather");
+    case StitchKind::decorative: return tr("Decorative: a feather, or your own");
     case StitchKind::scribble: return tr("Scribble over the edge, free-motion");
     case StitchKind::whip: return tr("Whip stitch by hand");
     case StitchKind::blind: return tr("Blind stitch by hand");

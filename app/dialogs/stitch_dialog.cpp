@@ -4,13 +4,16 @@
 #include "app/dialogs/choice.hpp"
 #include "app/look/names.hpp"
 #include "app/look/text.hpp"
+#include "app/pictures/repeat_picture.hpp"
 #include "words/stitch_words.hpp"
 
 #include <QCheckBox>
 #include <QComboBox>
 #include <QFormLayout>
+#include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
+#include <QPushButton>
 #include <QSpinBox>
 #include <QVBoxLayout>
 #include <cmath>
@@ -37,7 +40,10 @@ StitchDialog::StitchDialog(StitchQuestion question, QWidget* parent)
       m_length(named(new QLineEdit(this), "sewing.length")),
       m_apart(named(new QLineEdit(this), "sewing.apart")),
       m_passes(named(new QSpinBox(this), "sewing.passes")),
-      m_mayBe(named(new QSpinBox(this), "sewing.mayBe")), m_about(new QLabel(this)) {
+      m_mayBe(named(new QSpinBox(this), "sewing.mayBe")),
+      m_repeat(named(new RepeatPicture(this), "sewing.repeat")),
+      m_lastHole(named(new QPushButton(tr("Take the last hole back"), this), "sewing.lastHole")),
+      m_about(new QLabel(this)) {
     auto* column = new QVBoxLayout(this);
     if (!m_question.isBlock) {
         m_asBlock =
@@ -47,8 +53,11 @@ StitchDialog::StitchDialog(StitchQuestion question, QWidget* parent)
         m_asBlock->setChecked(!m_question.asBlock || *m_question.asBlock == m_question.edge);
         column->addWidget(m_asBlock);
     }
+    auto* body = new QHBoxLayout;
     auto* form = new QFormLayout;
-    column->addLayout(form);
+    column->addLayout(body);
+    body->addLayout(form, 1);
+    addRepeat(*body);
     for (const auto kind : every<quilt::StitchKind>())
         m_kind->addItem(q(words::stitchName(kind)), static_cast<int>(kind));
     m_passes->setRange(1, mostPasses), m_mayBe->setRange(0, mostPasses);
@@ -73,6 +82,18 @@ StitchDialog::StitchDialog(StitchQuestion question, QWidget* parent)
     addFoot(*column, tr("Stitch it so"), "sewing.set");
 }
 
+/// Beside the fields, so that the form stays low on small screens.
+void StitchDialog::addRepeat(QHBoxLayout& body) {
+    auto* right = new QVBoxLayout;
+    right->addWidget(m_repeat);
+    right->addWidget(m_lastHole, 0, Qt::AlignLeft);
+    right->addStretch(1);
+    body.addLayout(right);
+    m_lastHole->setAutoDefault(false);
+    connect(m_repeat, &RepeatPicture::drawn, this, [this] { changed(); });
+    connect(m_lastHole, &QPushButton::clicked, m_repeat, &RepeatPicture::undoHole);
+}
+
 void StitchDialog::addOfBlock(QFormLayout& form) {
     m_jump = named(new QLineEdit(said(m_question.jump, m_question.units), this), "sewing.jump");
     form.addRow(tr("May jump in the open (0: never)"), m_jump);
@@ -89,6 +110,7 @@ void StitchDialog::fill(const quilt::EdgeStitch& edge) {
     choose(*m_kind, edge.kind);
     m_width->setText(said(edge.width, m_question.units));
     m_length->setText(inMm(lengthOf(edge)));
+    m_repeat->show(edge.unit);
     m_apart->setText(said(edge.apart.value_or(quilt::Length()), m_question.units));
     m_passes->setValue(edge.passes), m_mayBe->setValue(edge.mayBe.value_or(0));
 }
@@ -133,6 +155,7 @@ Result<void> StitchDialog::read() {
     const auto apart = between(*m_apart, m_question.units, 0, mostStitch);
     if (!apart) return tl::unexpected(apart.error());
     if (apart->mm() >= leastStitch) edge.apart = *apart;
+    if (edge.kind == quilt::StitchKind::decorative) edge.unit = m_repeat->holes();
     m_answer.edge = edge;
     return m_question.isBlock ? readOfBlock() : Result<void>();
 }
@@ -141,6 +164,10 @@ void StitchDialog::follow(bool well) {
     for (QWidget* field :
          std::initializer_list<QWidget*>{m_kind, m_width, m_length, m_passes, m_mayBe, m_apart})
         field->setEnabled(!m_asBlock || !m_asBlock->isChecked());
+    const bool isDecorative = chosenIn<quilt::StitchKind>(*m_kind) == quilt::StitchKind::decorative &&
+                              !(m_asBlock && m_asBlock->isChecked());
+    m_repeat->setVisible(isDecorative);
+    m_lastHole->setVisible(isDecorative);
     if (m_holds) m_holds->setEnabled(chosenIn<quilt::Beneath>(*m_beneath) == quilt::Beneath::batting);
     if (!well || !m_answer.edge) return m_about->clear();
     const double length = lengthOf(*m_answer.edge).mm();

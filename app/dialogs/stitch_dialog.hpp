@@ -8,11 +8,15 @@
 class QCheckBox;
 class QComboBox;
 class QFormLayout;
+class QHBoxLayout;
 class QLabel;
 class QLineEdit;
+class QPushButton;
 class QSpinBox;
 
 namespace up::app {
+
+class RepeatPicture;
 
 class StitchDialog : public Form {
     Q_OBJECT
@@ -22,6 +26,7 @@ public:
 
 private:
     void fill(const quilt::EdgeStitch& edge);
+    void addRepeat(QHBoxLayout& body);
     void addOfBlock(QFormLayout& form);
     [[nodiscard]] Result<quilt::Length> between(const QLineEdit& field, measure::System units, double low,
                                                 double high) const;
@@ -39,6 +44,8 @@ private:
     QSpinBox *m_passes, *m_mayBe;
     QComboBox* m_beneath = nullptr;
     QLineEdit* m_holds = nullptr;
+    RepeatPicture* m_repeat;
+    QPushButton* m_lastHole;
     QLabel* m_about;
 };
 

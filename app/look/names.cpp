@@ -355,6 +355,10 @@ const std::map<QString, ControlWords>& table() {
         {"thread.shade", {N_("Another shade"), N_("Of a variegated thread: the colour that follows")}},
         {"thread.plain", {N_("One colour"), N_("It is not variegated")}},
         {"thread.shadeLength", {N_("Each shade"), N_("So much thread before the next shade comes")}},
+        {"sewing.repeat",
+         {N_("Its repeat"), N_("Click where the needle goes through, one hole after the other; Backspace "
+                               "takes the last back; none: a feather")}},
+        {"sewing.lastHole", {N_("One hole less"), N_("Takes the last hole of the repeat back")}},
         {"sewing.beneath", {N_("Beneath"), N_("What lies under the block while it is stitched")}},
         {"sewing.holds",
          {N_("Batting holds"), N_("So wide a stretch may be without a stitch: its maker says it")}},

@@ -271,7 +271,8 @@ constexpr auto fieldsOf(Of<EdgeStitch>) {
                       unlessUsual("length", &T::length).within(0.1, 25.4),
                       unlessUsual("passes", &T::passes).within(1, 9),
                       unlessUsual("mayBe", &T::mayBe).within(1, 9),
-                      unlessUsual("apart", &T::apart).within(0.1, 25.4)};
+                      unlessUsual("apart", &T::apart).within(0.1, 25.4),
+                      unlessUsual("unit", &T::unit).within(-1, 1)};
 }
 
 constexpr auto fieldsOf(Of<StretchStitch>) {

@@ -43,6 +43,9 @@ struct EdgeStitch {
     std::optional<int> mayBe{};              ///< or so often, where that saves a knot
     /// From one line of several passes to the next, towards the piece; none: one upon the other.
     std::optional<measure::Length> apart{};
+    /// Of a decorative stitch the user's own repeat, hole by hole: x along the edge, 0…1 of the length, y across it, -1…1 of
+    /// half the width, towards the piece > 0. Empty: the program's.
+    std::vector<shape::Point> unit{};
     bool operator==(const EdgeStitch&) const = default;
 };
 

@@ -58,6 +58,13 @@ shape::Ring ringFrom(const Node& node) {
     if (out.size() < 3) node.complain("at least three points");
     return out;
 }
+void fromJson(const Node& node, Bounds bounds, std::vector<shape::Point>& out) {
+    for (const auto& point : node.items()) {
+        const auto at = point.items();
+        if (at.size() != 2) point.complain("two numbers");
+        out.push_back({at[0].number(bounds.least, bounds.most), at[1].number(bounds.least, bounds.most)});
+    }
+}
 shape::Rings ringsFrom(const Node& owner) {
     shape::Rings rings{ringFrom(owner.at("outline"))};
     if (owner.has("holes"))
@@ -169,6 +176,9 @@ Json ringToJson(const shape::Ring& ring) {
     return out;
 }
 
+Json toJson(const std::vector<shape::Point>& points) {
+    return ringToJson(points);
+}
 Json toJson(const shape::Rings& rings) {
     Json out = Json::array();
     for (const auto& ring : rings)

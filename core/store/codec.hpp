@@ -31,6 +31,7 @@ void fromJson(const Node& node, Bounds, std::vector<double>& out);
 void fromJson(const Node& node, Bounds, std::vector<Colour>& out);
 void fromJson(const Node& node, Bounds, Colour& out);
 void fromJson(const Node& node, Bounds, shape::Rings& out);
+void fromJson(const Node& node, Bounds bounds, std::vector<shape::Point>& out);
 /// [[x, y]…], at least three.
 [[nodiscard]] shape::Ring ringFrom(const Node& node);
 [[nodiscard]] Json ringToJson(const shape::Ring& ring);
@@ -51,6 +52,7 @@ void fromJson(const Node& node, Bounds, quilt::Recipe& out);
 [[nodiscard]] Json toJson(measure::Angle angle);
 [[nodiscard]] Json toJson(Colour colour);
 [[nodiscard]] Json toJson(const shape::Rings& rings);
+[[nodiscard]] Json toJson(const std::vector<shape::Point>& points);
 [[nodiscard]] Json toJson(const Shared<std::vector<shape::Contour>>& contours);
 [[nodiscard]] Json toJson(const quilt::Recipe& recipe);
 

@@ -3,6 +3,7 @@
 #include "app/commands/sewing_commands.hpp"
 #include "app/dialogs/stitch_dialog.hpp"
 #include "app/dialogs/threads_dialog.hpp"
+#include "app/pictures/repeat_picture.hpp"
 #include "app/pictures/threads_picture.hpp"
 #include "app/views/view.hpp"
 #include "core/mend/mend.hpp"
@@ -274,6 +275,33 @@ TEST_F(Sewing, EveryStitchIsShownAndTheWayAgain) {
     EXPECT_FALSE(layers().contains("edges"));
     click("stitch.stitches");
     EXPECT_TRUE(layers().contains("edges"));
+}
+
+TEST(StitchDialogs, ADecorativeRepeatIsDrawnHoleByHole) {
+    app::StitchQuestion question;
+    question.edge = quilt::usualStitch(quilt::StitchKind::decorative);
+    app::StitchDialog dialog(question);
+    dialog.show();
+    auto& picture = *dialog.findChild<app::RepeatPicture*>("sewing.repeat");
+    ASSERT_TRUE(picture.isVisible());
+    EXPECT_TRUE(dialog.answer().edge->unit.empty()) << "the feather";
+    const auto clickAt = [&](double x, double y) {
+        QTest::mouseClick(&picture, Qt::LeftButton, {}, picture.pixelOf({x, y}).toPoint());
+    };
+    clickAt(0, 4), clickAt(6, 8), clickAt(12, 0);
+    const std::vector<shape::Point> zag{{0, 0}, {0.5, 1}, {1, -1}};
+    EXPECT_EQ(dialog.answer().edge->unit, zag);
+    clickAt(30, 4);
+    EXPECT_EQ(dialog.answer().edge->unit, zag) << "beyond the grid nothing is drawn";
+    QTest::keyClick(&picture, Qt::Key_Backspace);
+    EXPECT_EQ(dialog.answer().edge->unit.size(), 2U);
+    QTest::mouseClick(dialog.findChild<QPushButton*>("sewing.lastHole"), Qt::LeftButton);
+    EXPECT_EQ(dialog.answer().edge->unit.size(), 1U);
+    auto& kind = *dialog.findChild<QComboBox*>("sewing.kind");
+    kind.setCurrentIndex(kind.findData(static_cast<int>(quilt::StitchKind::satin)));
+    emit kind.activated(kind.currentIndex());
+    EXPECT_FALSE(picture.isVisible());
+    EXPECT_TRUE(dialog.answer().edge->unit.empty());
 }
 
 TEST(StitchDialogs, OffersWhatIsUsualAndSaysWhatIsWrong) {

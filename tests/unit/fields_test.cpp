@@ -50,6 +50,7 @@ public:
     }
     template<Listed T> void fill(std::vector<T>& out, double, double) { fill(out.emplace_back()); }
     void fill(std::vector<Colour>& out, double, double) { fill(out.emplace_back(), 0, 0); }
+    void fill(std::vector<shape::Point>& out, double, double) { out = {{0.25, -0.5}, {0.75, 1}}; }
     void fill(std::vector<double>& out, double, double) { out = {inside(0, 10)}; }
     template<class T> void fill(SharedList<T>& out, double, double) {
         T item{};

@@ -75,6 +75,17 @@ TEST(PlanStitching, QuiltingAllOverHoldsEdgesWithoutStitchingThem) {
     EXPECT_TRUE(planOf(quilt).trails.empty());
 }
 
+TEST(RepeatOf, ADecorativeStitchOfTheUsersOwnIsAsLongAndWideAsIsSet) {
+    auto edge = quilt::usualStitch(quilt::StitchKind::decorative);
+    edge.unit = {{0, 0}, {0.5, 1}, {1, -1}};
+    edge.width = measure::Length::ofMm(4), edge.length = measure::Length::ofMm(6);
+    const auto repeat = repeatOf(edge);
+    EXPECT_NEAR(repeat.length, 6, 1e-9);
+    ASSERT_EQ(repeat.holes.size(), 3U);
+    EXPECT_NEAR(shape::distance(repeat.holes[1], {3, 2}), 0, 1e-9);
+    EXPECT_NEAR(shape::distance(repeat.holes[2], {6, -2}), 0, 1e-9);
+}
+
 TEST(StitchLines, LieApartWhenTheyAreSketched) {
     auto quilt = corner();
     auto edge = quilt::usualStitch(quilt::StitchKind::sketched);

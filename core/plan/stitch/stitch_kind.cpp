@@ -16,7 +16,14 @@ stitch::Repeat repeatOf(const EdgeStitch& stitch) {
     case StitchKind::handBlanket: return {{{0, -over}, {0, width - over}, {0, -over}}, length};
     case StitchKind::straight:
     case StitchKind::sketched: return {{{0, width}}, length};
-    case StitchKind::decorative: // a feather: along the edge, with a barb to each side
+    case StitchKind::decorative:
+        if (!stitch.unit.empty()) {
+            std::vector<shape::Point> holes;
+            for (const auto hole : stitch.unit)
+                holes.push_back({hole.x * length, hole.y * width / 2});
+            return {std::move(holes), length};
+        }
+        // a feather: along the edge, with a barb to each side
         return {
             {{0, 0}, {length / 2, width / 2}, {0, 0}, {length / 2, 0}, {length, -width / 2}, {length / 2, 0}},
             length};
