@@ -24,12 +24,17 @@ namespace {
 constexpr int mostPasses = 9;
 constexpr double leastStitch = 0.1, mostStitch = 25.4; // mm
 
-QString said(quilt::Length length, measure::System units) {
-    return q(units == measure::System::inches ? measure::sayInches(length, 32) : measure::sayMetric(length));
-}
 /// Machines are set in mm everywhere.
 QString inMm(quilt::Length length) {
     return QString::number(length.mm(), 'f', 2) + " mm";
+}
+/// As it can be read again: of inches what is no 1/32 is said in mm.
+QString said(quilt::Length length, measure::System units) {
+    constexpr double parts = 32, hair = 1e-4; // of an inch
+    const double inches = length.mm() / 25.4;
+    if (units == measure::System::metric || std::abs(std::round(inches * parts) / parts - inches) > hair)
+        return inMm(length);
+    return q(measure::sayInches(length, 32));
 }
 
 } // namespace

@@ -304,6 +304,18 @@ TEST(StitchDialogs, ADecorativeRepeatIsDrawnHoleByHole) {
     EXPECT_TRUE(dialog.answer().edge->unit.empty());
 }
 
+TEST(StitchDialogs, WhatWasSetInMillimetresIsReadAgain) {
+    for (const auto units : {measure::System::inches, measure::System::metric})
+        for (const double mm : {0.3, 1.0, 2.38125, 5.0, 12.7}) {
+            app::StitchQuestion question;
+            question.units = units;
+            question.edge.width = quilt::Length::ofMm(mm);
+            app::StitchDialog dialog(question);
+            EXPECT_TRUE(dialog.trouble().isEmpty()) << dialog.trouble().toStdString();
+            EXPECT_NEAR(dialog.answer().edge->width.mm(), mm, 0.06) << mm;
+        }
+}
+
 TEST(StitchDialogs, OffersWhatIsUsualAndSaysWhatIsWrong) {
     app::StitchQuestion question;
     question.of = "Heron", question.jump = quilt::Length::ofInches(1, 2);
