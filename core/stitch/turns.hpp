@@ -30,9 +30,8 @@ struct Turns {
 /// As few turns as can be. Where a thread is on, all that may be stitched with it is. Errors: none; pairs that name
 /// what is not there are left out, and of what waits in a circle nothing is stitched.
 /// Method: those orders are followed, turn by turn, that leave least to do; then A* over threads put on, whose state is
-/// what is done, looks for one with fewer turns. No order has fewer than, for each thread, the most often that it must be
-/// put on along a chain of things that wait for each other. Cut short by counting, so that the answer is the same
-/// everywhere. Source: Hart, Nilsson & Raphael, "A Formal Basis for the Heuristic Determination of Minimum Cost Paths",
+/// what is done, looks for one with fewer turns; how many are left at least says TurnsLeft. Cut short by counting, so that
+/// the answer is the same everywhere. Source: Hart, Nilsson & Raphael, "A Formal Basis for the Heuristic Determination of Minimum Cost Paths",
 /// 1968.
 [[nodiscard]] Turns turnsOf(const TurnsJob& job);
 
