@@ -171,7 +171,10 @@ LegSaid legSaid(const quilt::Quilt& quilt, const quilt::Block& block, const plan
     LegSaid out;
     out.what = said(N_("Stitch {0}."), {legWords(quilt, block, now.run, now.leg.times)});
     if (now.at.leg == 0) {
-        if (now.newThread) out.because += said(N_("Put on {0}. "), {threadWords(quilt, now.run.thread)});
+        if (!find(quilt.threads, now.run.thread))
+            out.because += std::string(tr("Choose a thread for it first.")) + " ";
+        else if (now.newThread)
+            out.because += said(N_("Put on {0}. "), {threadWords(quilt, now.run.thread)});
         out.because += said(N_("Begin at the dot, {0}."), {knotWords(now.begin)});
         if (now.at.trail == 0) out.because += beneathWords(block, now.run.edge.kind);
     } else {

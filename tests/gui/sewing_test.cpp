@@ -9,6 +9,7 @@
 #include "core/mend/mend.hpp"
 #include "tests/gui/bench.hpp"
 #include "tests/gui/every_dialog.hpp"
+#include "words/stitch_words.hpp"
 
 #include <QComboBox>
 #include <QLineEdit>
@@ -201,6 +202,17 @@ TEST_F(Sewing, WhatElseGoesWithTheThreadAndWhatAnotherWouldSaveAreListed) {
     room().sewing.setThread(saving.thread);
     known();
     EXPECT_EQ(plan().threadChanges, changes - saving.changes);
+}
+
+TEST_F(Sewing, WithoutAThreadOneIsAskedFor) {
+    auto quilt = session().quilt();
+    for (auto& piece : quilt::the(quilt.blocks, session().blockId()).pieces)
+        piece.thread = {};
+    ASSERT_TRUE(session().apply(quilt, "no thread"));
+    known();
+    const auto said = words::legSaid(session().quilt(), block(), *session().next().stitch).because;
+    EXPECT_NE(said.find("Choose a thread"), std::string::npos) << said;
+    EXPECT_EQ(said.find("Put on"), std::string::npos) << said;
 }
 
 TEST_F(Sewing, TheWaysArePrinted) {
