@@ -2,48 +2,17 @@
 #include "core/stitch/alike_things.hpp"
 
 #include "core/stitch/things_done.hpp"
+#include "core/stitch/things_in_order.hpp"
 
 #include <algorithm>
-#include <functional>
 #include <map>
-#include <queue>
 #include <set>
 
 namespace up::stitch {
-namespace {
-
-using Things = std::vector<std::size_t>;
-
-struct Sorted {
-    Things order;              ///< each after what it waits for
-    std::vector<Things> above; ///< by thing: those that wait for it
-    std::vector<Things> below;
-};
-
-Sorted sorted(const TurnsJob& job) {
-    const auto count = job.thread.size();
-    Sorted out{{}, std::vector<Things>(count), std::vector<Things>(count)};
-    for (const auto& [first, then] : std::set(job.before.begin(), job.before.end()))
-        if (first < count && then < count) out.above[first].push_back(then), out.below[then].push_back(first);
-    std::vector<std::size_t> waits(count, 0);
-    std::priority_queue<std::size_t, Things, std::greater<>> free;
-    for (std::size_t i = 0; i < count; ++i)
-        if (waits[i] = out.below[i].size(); waits[i] == 0) free.push(i);
-    while (!free.empty()) {
-        const auto i = free.top();
-        free.pop();
-        out.order.push_back(i);
-        for (const auto then : out.above[i])
-            if (--waits[then] == 0) free.push(then);
-    }
-    return out;
-}
-
-} // namespace
 
 AlikeThings alikeThings(const TurnsJob& job) {
     const auto count = job.thread.size();
-    const auto [order, above, below] = sorted(job);
+    const auto [order, _, below] = thingsInOrder(count, job.before);
     std::map<int, ThingsDone> others; // by thread: things of all others
     for (const auto thread : job.thread)
         if (auto& set = others.try_emplace(thread, count).first->second; set == ThingsDone(count))

@@ -3,6 +3,7 @@
 
 #include "core/base/job.hpp"
 #include "core/stitch/alike_things.hpp"
+#include "core/stitch/things_in_order.hpp"
 #include "core/stitch/turns_left.hpp"
 
 #include <algorithm>
@@ -28,22 +29,12 @@ Sorting sorted(const TurnsJob& job) {
         out.kind.push_back(static_cast<std::size_t>(std::distance(kinds.begin(), kinds.find(thread))));
     out.below.assign(count, Done(count));
     out.of.resize(out.kinds.size());
-    std::vector<std::vector<std::size_t>> above(count);
-    std::vector<std::size_t> waits(count, 0);
-    for (const auto& [first, then] : job.before)
-        above[first].push_back(then), ++waits[then];
-    std::priority_queue<std::size_t, std::vector<std::size_t>, std::greater<>> free;
-    for (std::size_t i = 0; i < count; ++i)
-        if (waits[i] == 0) free.push(i);
-    while (!free.empty()) {
-        const auto i = free.top();
-        free.pop();
-        out.order.push_back(i);
+    const auto inOrder = thingsInOrder(count, job.before);
+    out.order = inOrder.order;
+    for (const auto i : out.order) {
         out.of[out.kind[i]].push_back(i);
-        for (const auto then : above[i]) {
-            out.below[then].add(i), out.below[then].add(out.below[i]);
-            if (--waits[then] == 0) free.push(then);
-        }
+        for (const auto first : inOrder.below[i])
+            out.below[i].add(first), out.below[i].add(out.below[first]);
     }
     return out;
 }

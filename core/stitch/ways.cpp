@@ -2,6 +2,7 @@
 #include "core/stitch/ways.hpp"
 
 #include "core/base/job.hpp"
+#include "core/stitch/reorder.hpp"
 #include "core/stitch/walk.hpp"
 
 #include <algorithm>
@@ -135,6 +136,14 @@ Found goodOne(const Walk& walk, std::size_t width) {
     return {trace.to(best->traced), best->stand};
 }
 
+/// Those moves, or the same runs in a better order.
+Found madeBetter(const Network& network, const Walk& walk, Found found, int leastTies, std::size_t tries) {
+    Found other{reordered(network, found.moves, leastTies, tries), walk.start()};
+    for (const auto& move : other.moves)
+        other.end = walk.after(other.end, move);
+    return other.end.cost < found.end.cost ? other : found;
+}
+
 bool mayJump(const Network& network) {
     return std::any_of(network.hops.begin(), network.hops.end(), [](const auto& hops) {
         return std::any_of(hops.begin(), hops.end(), [](const Hop& hop) { return hop.jump > 0; });
@@ -158,9 +167,12 @@ Ways waysOf(const Network& network) {
     const auto count = network.arcs.size();
     const Walk walk(network, false);
     const auto least = walk.start().left;
-    constexpr std::size_t quickWidth = 12;
-    const std::size_t width = network.quick ? quickWidth : count <= 40 ? 120 : count <= 120 ? 60 : 30;
-    auto found = goodOne(walk, width);
+    constexpr std::size_t wide = 120, narrow = 12;
+    auto found = goodOne(walk, count <= 40 && !network.quick ? wide : narrow);
+    if (count > fewArcs) {
+        const std::size_t tries = network.quick ? 400 * count : 300'000 + 2'500 * count;
+        found = madeBetter(network, walk, std::move(found), least.ties, tries);
+    }
     const auto isLeast = [&](const Stand& end) {
         return end.cost.threadChanges == least.threadChanges && end.cost.ties == least.ties;
     };

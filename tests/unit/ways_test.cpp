@@ -240,6 +240,42 @@ TEST(WaysOf, JumpAsLittleAsThePostman) {
     }
 }
 
+/// Runs along so many walks over a grid, one walk after the other; of two that meet one may wait for the other.
+Network walked(Random& random, int walks, std::size_t arcs) {
+    constexpr std::size_t wide = 10, places = wide * wide;
+    Network out;
+    out.hops.resize(places);
+    for (int walk = 0; walk < walks; ++walk) {
+        auto at = random.below(places);
+        for (std::size_t k = 0; k < arcs; ++k) {
+            const bool across = random.below(2) == 0, back = random.below(2) == 0;
+            const auto line = across ? at % wide : at / wide, step = across ? std::size_t{1} : wide;
+            const bool turns = back ? line == 0 : line + 1 == wide;
+            const auto to = back != turns ? at - step : at + step;
+            Arc arc{at, to, 0, {1}, {}};
+            for (std::size_t j = 0; j < out.arcs.size(); ++j)
+                if (const auto& other = out.arcs[j]; other.from == at || other.to == at)
+                    if (random.below(4) == 0) arc.first.push_back(j);
+            if (random.below(2) == 0) std::swap(arc.from, arc.to);
+            out.arcs.push_back(std::move(arc));
+            at = to;
+        }
+    }
+    return out;
+}
+
+TEST(WaysOf, FindLongTrailsAlthoughMuchWaits) {
+    Random random(65);
+    for (int round = 0; round < 8; ++round) {
+        const int walks = 2 + round;
+        const auto network = walked(random, walks, static_cast<std::size_t>(160 / walks));
+        const auto ways = waysOf(network);
+        costOf(network, ways);
+        EXPECT_LE(ways.ties, walks + 1) << round;
+        EXPECT_LE(ways.leastTies, walks) << round;
+    }
+}
+
 TEST(WaysOf, AreTheSameEachTime) {
     Random random(64);
     const auto network = randomNetwork(random, 60, 25, true);
