@@ -2,6 +2,7 @@
 #include "core/stitch/ways.hpp"
 
 #include "core/base/job.hpp"
+#include "core/stitch/ends.hpp"
 #include "core/stitch/reorder.hpp"
 #include "core/stitch/walk.hpp"
 
@@ -166,7 +167,8 @@ Ways waysOf(const Network& network) {
     if (network.arcs.empty()) return {{}, 0, 0, 0, 0, true};
     const auto count = network.arcs.size();
     const Walk walk(network, false);
-    const auto least = walk.start().left;
+    auto least = walk.start().left;
+    least.ties = std::max(least.ties, leastEnds(network));
     constexpr std::size_t wide = 120, narrow = 12;
     auto found = goodOne(walk, count <= 40 && !network.quick ? wide : narrow);
     if (count > fewArcs) {

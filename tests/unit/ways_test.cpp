@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Ways through networks, held against all ways of small ones, Euler's count, and Boost's matching.
 #include "core/base/random.hpp"
+#include "core/stitch/ends.hpp"
 #include "core/stitch/ways.hpp"
 
 #include <algorithm>
@@ -143,7 +144,7 @@ Network randomNetwork(Random& random, std::size_t arcs, std::size_t places, bool
 
 TEST(WaysOf, AreTheBestOfAllWaysOfSmallNetworks) {
     Random random(61);
-    int proved = 0, joined = 0;
+    int proved = 0, joined = 0, tight = 0;
     for (int round = 0; round < 300; ++round) {
         SCOPED_TRACE(round);
         const auto network = randomNetwork(random, 2 + random.below(4), 4, round % 2 == 0);
@@ -156,10 +157,13 @@ TEST(WaysOf, AreTheBestOfAllWaysOfSmallNetworks) {
         EXPECT_EQ(std::get<0>(cost), std::get<0>(least));
         EXPECT_EQ(std::get<1>(cost), std::get<1>(least));
         EXPECT_NEAR(std::get<2>(cost), std::get<2>(least), 1e-9);
+        EXPECT_LE(leastEnds(network), std::get<1>(least));
+        tight += leastEnds(network) == std::get<1>(least);
         proved += ways.fewest;
         joined += ways.ties < static_cast<int>(network.arcs.size());
     }
     EXPECT_GT(proved, 290);
+    EXPECT_GT(tight, 100);
     EXPECT_GT(joined, 100) << "hardly anything hung together";
 }
 
