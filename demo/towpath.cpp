@@ -2,6 +2,7 @@
 #include "demo/towpath.hpp"
 
 #include "core/edit/edits.hpp"
+#include "core/edit/fitting.hpp"
 #include "core/edit/saying.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/edit/tracing.hpp"

@@ -2,6 +2,7 @@
 #include "words/now_words.hpp"
 
 #include "core/base/text.hpp"
+#include "words/finish_words.hpp"
 #include "words/lay_words.hpp"
 #include "words/sentences.hpp"
 #include "words/stitch_words.hpp"
@@ -57,10 +58,8 @@ public:
         case What::findPresses: return {tr("Finding where the iron goes…"), "", tr("One moment"), ""};
         case What::press: return press(*m_now.press);
         case What::stitch: return stitch();
-        case What::trim:
-            return {said(N_("Trim the block to {0}."), {cutSize()}),
-                    said(N_("{0} finished, plus ¼ in seam allowance on every side."), {finished()}),
-                    tr("Trimmed"), cautionWords(m_now.caution)};
+        case What::trim: return trim();
+        case What::sewStrip: return sewStrip();
         case What::goOn:
             return {tr("Nothing to do here now."),
                     said(N2_("{1} is next: {0} left.", "{1} is next: {0} left."),
@@ -81,10 +80,6 @@ private:
     [[nodiscard]] const quilt::Pressing* pressing(bool final) const {
         const auto* found = find(m_quilt.webs, m_block.web);
         return !found ? nullptr : final ? &found->final : &found->first;
-    }
-    [[nodiscard]] std::string cutSize() const {
-        const auto seams = quilt::seamAllowance * 2;
-        return measure::saySize(m_block.width + seams, m_block.height + seams, m_quilt.units);
     }
     [[nodiscard]] std::string finished() const {
         return measure::saySize(m_block.width, m_block.height, m_quilt.units);
@@ -165,6 +160,26 @@ private:
                     tr("Stitched"), caution};
         }
         return {};
+    }
+
+    [[nodiscard]] NowWords trim() const {
+        const auto& finish = *m_now.finish;
+        const auto to = measure::saySize(finish.trimTo.wide, finish.trimTo.high, m_quilt.units);
+        const auto lack = lackWords(finish.lacking, m_quilt.units);
+        auto because = said(N_("{0} finished, plus the seam allowance on every side."), {finished()});
+        if (!finish.isMeasured)
+            because += std::string(" ") + tr("Press it first; measure it, and what it lacks is made up.");
+        if (!lack.empty()) because = said(N_("It is {0}: Sizes says what makes up for it."), {lack});
+        return {said(N_("Trim the block to {0}."), {to}), because, tr("Trimmed"),
+                cautionWords(m_now.caution)};
+    }
+
+    [[nodiscard]] NowWords sewStrip() const {
+        const auto& finish = *m_now.finish;
+        return {said(N_("{0}: {1}."), {stripName(*finish.strip), stripSizes(*finish.strip, m_quilt.units)}),
+                said(N_("Strip {0} of {1}. Sew it on, press, and trim its ends level."),
+                     {std::to_string(finish.number), std::to_string(finish.of)}),
+                tr("Sewn on"), cautionWords(m_now.caution)};
     }
 
     [[nodiscard]] NowWords stitch() const {

@@ -258,6 +258,7 @@ std::string logWords(quilt::Event event) {
     case Event::imported: return tr("imported");
     case Event::resized: return tr("resized");
     case Event::trimmed: return tr("trimmed");
+    case Event::stripSewn: return tr("a strip sewn on");
     case Event::layout: return tr("laid out on web");
     case Event::putAway: return tr("what was left of the web put away");
     case Event::note: return tr("noted");

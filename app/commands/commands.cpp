@@ -4,6 +4,7 @@
 #include "app/commands/answered.hpp"
 #include "app/look/look.hpp"
 #include "app/look/text.hpp"
+#include "core/edit/fitting.hpp"
 #include "core/edit/naming.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/measure/say.hpp"
@@ -60,6 +61,9 @@ void Commands::doNow() {
     case plan::What::putAway: return m_tracing.putAway();
     case plan::What::trim:
         m_session.apply(edit::setTrimmed(m_session.quilt(), block->id, m_session.now()), tr("trim"));
+        return;
+    case plan::What::sewStrip:
+        m_session.apply(edit::stripSewn(m_session.quilt(), block->id, m_session.now()), tr("strip sewn on"));
         return;
     case plan::What::goOn: return m_session.goTo(viewOf(now.tread));
     case plan::What::allDone: return m_session.goTo(View::landing);

@@ -124,6 +124,11 @@ const plan::BondPlan& Derived::bonding() {
     return *m_bonding;
 }
 
+const plan::FinishPlan& Derived::finishing() {
+    if (!m_finishing) m_finishing = m_block ? plan::planFinish(*m_quilt, *m_block) : plan::FinishPlan();
+    return *m_finishing;
+}
+
 const plan::CutPlan& Derived::cutting() {
     if (!m_cutting)
         m_cutting = m_block ? plan::planCutting(*m_quilt, *m_block, trace(),

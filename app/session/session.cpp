@@ -156,7 +156,8 @@ plan::Now Session::next() {
                                                      : std::function<const plan::StitchPlan*()>(),
                               m_view == View::fuse ? [this] { return m_derived.pressing().get(); }
                                                    : std::function<const plan::PressPlan*()>(),
-                              [this]() -> const plan::CutPlan& { return m_derived.cutting(); }});
+                              [this]() -> const plan::CutPlan& { return m_derived.cutting(); },
+                              [this]() -> const plan::FinishPlan& { return m_derived.finishing(); }});
     return *m_next;
 }
 

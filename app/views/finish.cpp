@@ -1,48 +1,99 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Trimming: the cut size with the finished size inside it.
+// Trimming, and the strips that make the block fit: each where it is sewn on, apart from it until it is.
 #include "app/views/pieces.hpp"
 
 #include "app/look/look.hpp"
 #include "core/plan/work/progress.hpp"
+#include "drawn/strips.hpp"
+#include "words/finish_words.hpp"
 #include "words/translated.hpp"
 
 namespace up::app {
+namespace {
+
+Row sizeRow(const Look& look, const plan::FinishPlan& plan) {
+    const auto units = look.quilt.units;
+    Row row;
+    row.text = words::said(N_("Trim to {0}"), {measure::saySize(plan.trimTo.wide, plan.trimTo.high, units)});
+    row.detail = words::tr("dashed brass line: the raw edge; “Fit…” says what it measures now");
+    if (plan.has) {
+        const auto lack = words::lackWords(plan.trimming.lacking, units);
+        const auto has = measure::saySize(plan.has->wide, plan.has->high, units);
+        row.detail = lack.empty() ? words::said(N_("measures {0}: large enough"), {has})
+                                  : words::said(N_("measures {0}: {1}"), {has, lack});
+    }
+    row.done = look.block.trimmed, row.next = !row.done;
+    return row;
+}
+
+void addStripRows(std::vector<Row>& rows, const Look& look, const plan::FinishPlan& plan) {
+    for (std::size_t i = 0; i < plan.strips.size(); ++i) {
+        const auto& strip = plan.strips[i];
+        Row row{std::to_string(i + 1) + " · " + words::stripName(strip),
+                words::stripSizes(strip, look.quilt.units),
+                {}};
+        row.done = strip.sewn;
+        row.next = plan.stripsNow && look.block.trimmed && plan.next() == &strip;
+        if (const auto* fabric = find(look.quilt.fabrics, look.quilt.setting.strips))
+            row.swatch = fabric->colour, row.picture = fabric->swatch;
+        rows.push_back(std::move(row));
+    }
+    if (!plan.strips.empty() && !plan.stripsNow)
+        rows.push_back({words::tr("Strips wait until all blocks are trimmed"),
+                        words::tr("“How the quilt is set…” has them sewn on as blocks come"),
+                        {}});
+}
+
+void addAdvice(std::vector<Row>& rows, const Look& look, const plan::FinishPlan& plan) {
+    const auto rescues = words::rescues(plan, look.quilt.units);
+    for (const auto& rescue : rescues)
+        rows.push_back({words::tr("What makes up for it"), rescue, {}});
+    const auto drawn = plan::drawnIn(look.quilt, look.block);
+    rows.push_back({words::said(N_("Cut the next such background {0} larger"),
+                                {say(look.quilt, plan::oversizeFor(look.quilt, look.block))}),
+                    words::drawnInWords(drawn),
+                    {}});
+}
+
+} // namespace
 
 ViewParts finishParts(const Look& look) {
     ViewParts parts;
+    const auto& plan = look.derived.finishing();
     auto panel = blockPanel(look, quilt::Step::stitched, false);
     panel.layers.pop_back(); // no numbers any more
-    const auto cut = quilt::cutBox(look.block);
-    panel.box = cut.grownBy(12);
-    sheet::Layer layer{"trim", {}, {}, {}};
-    layer.items.push_back(
-        sheet::box(cut, std::nullopt, sheet::Pen{look::brassBright, 0.9, sheet::Dash::dashed}));
-    const auto seams = quilt::seamAllowance * 2;
-    const auto width = look.block.width + seams, height = look.block.height + seams;
-    layer.items.push_back(sheet::Words{
-        say(look.quilt, width), {cut.centre().x, cut.top - 3.5}, 6, look::panel, sheet::Align::centre, true});
-    layer.items.push_back(sheet::Words{say(look.quilt, height),
-                                       {cut.centre().x, cut.bottom + 8},
-                                       6,
-                                       look::panel,
-                                       sheet::Align::centre,
-                                       true});
-    panel.layers.push_back(std::move(layer));
+    if (look.block.trimmed)
+        for (auto& layer : panel.layers)
+            layer.clip = quilt::finishedBox(look.block);
+    auto drawing = drawn::stripsApart(look.quilt, look.block, plan);
+    panel.box = drawing.box;
+    if (!look.block.trimmed) {
+        sheet::Layer trim{"trim", {}, {}, {}};
+        auto cut = quilt::finishedBox(look.block);
+        const double dx = (plan.trimTo.wide - look.block.width).mm() / 2,
+                     dy = (plan.trimTo.high - look.block.height).mm() / 2;
+        cut = {cut.left - dx, cut.top - dy, cut.right + dx, cut.bottom + dy};
+        trim.items.push_back(
+            sheet::box(cut, std::nullopt, sheet::Pen{look::brassBright, 0.9, sheet::Dash::dashed}));
+        panel.layers.push_back(std::move(trim));
+    }
+    panel.layers.push_back(std::move(drawing.layer));
     parts.scene.panels.push_back(std::move(panel));
     parts.rows.title = words::tr("Sizes");
-    parts.rows.rows = {
-        {words::said(N_("Trim to {0}"), {measure::saySize(width, height, look.quilt.units)}),
-         words::tr("dashed brass line: the raw edge"),
-         {}},
-        {words::said(N_("Finished {0}"),
-                     {measure::saySize(look.block.width, look.block.height, look.quilt.units)}),
-         words::tr("inside a ¼ in seam allowance all round"),
-         {}},
+    auto& rows = parts.rows.rows;
+    rows.push_back(sizeRow(look, plan));
+    addStripRows(rows, look, plan);
+    rows.push_back({words::said(N_("Finished {0}"),
+                                {measure::saySize(look.block.width, look.block.height, look.quilt.units)}),
+                    words::said(N_("{0} with its strips"),
+                                {measure::saySize(plan.unit.wide, plan.unit.high, look.quilt.units)}),
+                    {}});
+    addAdvice(rows, look, plan);
+    rows.push_back(
         {words::said(N2_("{0} piece", "{0} pieces"), look.block.pieces.size()),
          words::said(N2_("{0} of them stitched", "{0} of them stitched"),
                      static_cast<std::size_t>(plan::countOf(look.block, quilt::Tread::stitch).done)),
-         {}}};
-    parts.rows.rows.front().done = look.block.trimmed;
+         {}});
     return parts;
 }
 

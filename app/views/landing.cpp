@@ -2,7 +2,9 @@
 // The whole quilt on the wall, each block with its stair.
 #include "app/views/pieces.hpp"
 
+#include "core/plan/finish/finish_plan.hpp"
 #include "core/plan/work/progress.hpp"
+#include "drawn/strips.hpp"
 #include "words/sentences.hpp"
 #include "words/translated.hpp"
 
@@ -25,6 +27,9 @@ Panel wallPanel(const quilt::Quilt& quilt, const quilt::Block& block, bool chose
     panel.layers.pop_back(); // what lies beyond the finished edge is not on the wall
     for (auto& layer : panel.layers)
         layer.clip = panel.box;
+    const auto finish = plan::planFinish(quilt, block);
+    panel.layers.push_back(drawn::stripsInPlace(quilt, finish));
+    panel.box = finish.box;
     for (const auto tread : every<quilt::Tread>()) {
         const auto count = plan::countOf(block, tread);
         panel.stair[static_cast<std::size_t>(tread)] =

@@ -40,7 +40,7 @@ void beginAllAgain(Block& block) {
         beginAgain(piece);
     block.layout.reset();
     block.pressed.clear();
-    block.trimmed = false;
+    notFinishedYet(block);
 }
 
 } // namespace
@@ -172,13 +172,6 @@ Edited putWeb(const Quilt& quilt, quilt::Web web) {
 
 Edited setEdge(const Quilt& quilt, BlockId id, quilt::EdgeStitch edge) {
     return changeBlock(quilt, id, [&](Quilt&, Block& block) { block.edge = edge; });
-}
-
-Edited setTrimmed(const Quilt& quilt, BlockId id, std::int64_t time) {
-    return changeBlock(quilt, id, [&](Quilt& out, Block& block) {
-        block.trimmed = true;
-        note(out, {time, id, {}, quilt::Event::trimmed, ""});
-    });
 }
 
 Edited setLayout(const Quilt& quilt, BlockId id, quilt::Layout layout, std::int64_t time) {

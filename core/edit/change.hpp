@@ -29,6 +29,8 @@ void settlePlace(quilt::Piece& piece);
 void beginAgain(quilt::Piece& piece);
 /// Only chunks of which a piece has got as far as that still wait on cloth.
 void keepOnCloth(quilt::Block& block, quilt::Step from);
+/// It is no longer as it was measured, trimmed and fitted.
+void notFinishedYet(quilt::Block& block);
 /// The template is another one: what was traced of it no longer fits.
 void beginAgain(quilt::Block& block, quilt::Piece& piece);
 

@@ -45,7 +45,7 @@ Edited copies(const Quilt& quilt, BlockId blockId, PieceId id, int count, Change
             change(copy, i);
             block.pieces.insert(block.pieces.begin() + ++at, std::move(copy));
         }
-        block.trimmed = false;
+        notFinishedYet(block);
     });
 }
 

@@ -37,7 +37,6 @@ inline constexpr Length mostSide = Length::ofInches(120, 1);
 /// Errors: Code::alreadyTraced when pieces are on the present web.
 [[nodiscard]] Edited setWeb(const Quilt& quilt, BlockId block, WebId web);
 [[nodiscard]] Edited setEdge(const Quilt& quilt, BlockId block, quilt::EdgeStitch edge);
-[[nodiscard]] Edited setTrimmed(const Quilt& quilt, BlockId block, std::int64_t time);
 
 // --- drawings into pieces
 /// How the drawing comes to the block's size.

@@ -43,9 +43,15 @@ void beginAgain(Piece& piece) {
 void beginAgain(Block& block, Piece& piece) {
     beginAgain(piece);
     forgetPressing(block, piece.id);
-    block.trimmed = false;
+    notFinishedYet(block);
     giveUpPlace(block, piece.id);
     keepOnCloth(block, quilt::Step::toTrace);
+}
+
+void notFinishedYet(Block& block) {
+    block.trimmed = false;
+    block.fitting.measured.reset();
+    block.fitting.sewn = 0;
 }
 
 void keepOnCloth(Block& block, quilt::Step from) {

@@ -58,7 +58,7 @@ Edited addShapes(const Quilt& quilt, BlockId id, std::vector<NewShape> shapes, F
             piece.thread = threadFor(out, fabric);
             block.pieces.push_back(std::move(piece));
         }
-        block.trimmed = false;
+        notFinishedYet(block);
     });
 }
 

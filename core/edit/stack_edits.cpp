@@ -92,7 +92,7 @@ Edited addLining(const Quilt& quilt, BlockId blockId, PieceId id, shape::Outline
         lining.unit = owner->unit;
         lining.outline = transformed(outline, placing(*owner));
         block.pieces.insert(owner, std::move(lining));
-        block.trimmed = false;
+        notFinishedYet(block);
     });
 }
 

@@ -7,14 +7,6 @@
 namespace up::fit {
 namespace {
 
-bool isAcross(Side side) {
-    return side == Side::left || side == Side::right;
-}
-Side facing(Side side) {
-    constexpr std::array other{Side::bottom, Side::top, Side::right, Side::left};
-    return other[static_cast<std::size_t>(side)];
-}
-
 Length toNextEighth(double inches) {
     constexpr double slack = 1e-9; // what is exact stays so
     return Length::ofInches(static_cast<std::int64_t>(std::ceil(inches * 8 - slack)), 8);
@@ -32,7 +24,7 @@ Unit unitOf(const UnitJob& job) {
     out.finished = block;
     const Extent lacks = out.lacking;
     for (const auto side : order) {
-        const bool across = isAcross(side);
+        const bool across = isUpright(side);
         const Length lack = across ? lacks.wide : lacks.high;
         const Length half = Length::ofNanometres(lack.nanometres() / 2);
         const bool isFirst = side == Side::top || side == Side::left;

@@ -2,8 +2,8 @@
 // A block with the strips that are sewn to it, so that it fits into its place in the quilt.
 #pragma once
 
-#include "core/base/names.hpp"
 #include "core/measure/length.hpp"
+#include "core/shape/side.hpp"
 
 #include <array>
 #include <optional>
@@ -13,10 +13,7 @@ namespace up::fit {
 
 using measure::Length;
 
-enum class Side : std::uint8_t { top, bottom, left, right };
-constexpr auto keysOf(Side) {
-    return std::to_array<std::string_view>({"top", "bottom", "left", "right"});
-}
+using shape::Side;
 
 /// ¼ in. Source: common practice.
 inline constexpr Length usualSeam = Length::ofInches(1, 4);

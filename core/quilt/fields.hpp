@@ -4,61 +4,13 @@
 // round trip's go by it.
 #pragma once
 
+#include "core/quilt/field.hpp"
 #include "core/quilt/quilt.hpp"
-
-#include <limits>
-#include <string_view>
-#include <tuple>
-#include <type_traits>
 
 namespace up::quilt {
 
-/// What a member is about, which says what becomes of it.
-enum class About : std::uint8_t {
-    design, ///< the piece as it is to be: copies have it too
-    self,   ///< this one among the others: copies get their own, or none
-    making  ///< the piece of cloth: gone when it is made anew
-};
-
-/// One member of a T.
-template<class T, class V> struct Field {
-    using Value = V;
-    std::string_view key; ///< in files; "": what is in it stands among the T's own keys
-    V T::*member;
-    bool always = false; ///< written and expected always; else left out when it is as in a new T
-    About about = About::design;
-    /// Of numbers: mm, degrees, or as they are.
-    double least = -1e5, most = 1e5;
-
-    [[nodiscard]] constexpr Field from(double low) const { return {key, member, always, about, low, most}; }
-    [[nodiscard]] constexpr Field within(double low, double high) const {
-        return {key, member, always, about, low, high};
-    }
-    [[nodiscard]] constexpr Field of(About what) const { return {key, member, always, what, least, most}; }
-};
-
-template<class T, class V> [[nodiscard]] constexpr Field<T, V> always(std::string_view key, V T::*member) {
-    return {key, member, true};
-}
-/// Left out while it is as in a new T.
-template<class T, class V>
-[[nodiscard]] constexpr Field<T, V> unlessUsual(std::string_view key, V T::*member) {
-    return {key, member};
-}
-/// Its own keys stand among the T's.
-template<class T, class V> [[nodiscard]] constexpr Field<T, V> amongThem(V T::*member) {
-    return {"", member, true};
-}
-
-inline constexpr double largestId = std::numeric_limits<std::uint32_t>::max();
-template<class T, class I> [[nodiscard]] constexpr Field<T, I> ownId(I T::*member) {
-    return always("id", member).within(1, largestId).of(About::self);
-}
-
 /// mm: a cone of 10 km.
 inline constexpr double mostThread = 1e7;
-
-template<class T> using Of = std::type_identity<T>;
 
 constexpr auto fieldsOf(Of<Thread>) {
     using T = Thread;
@@ -303,6 +255,30 @@ constexpr auto fieldsOf(Of<Ground>) {
                       unlessUsual("strips", &T::strips)};
 }
 
+constexpr auto fieldsOf(Of<Measured>) {
+    return std::tuple{always("wide", &Measured::wide).within(1, 10'000),
+                      always("high", &Measured::high).within(1, 10'000)};
+}
+constexpr auto fieldsOf(Of<Sides>) {
+    return std::tuple{always("top", &Sides::top), always("bottom", &Sides::bottom),
+                      always("left", &Sides::left), always("right", &Sides::right)};
+}
+constexpr auto fieldsOf(Of<Fitting>) {
+    using T = Fitting;
+    return std::tuple{
+        unlessUsual("measured", &T::measured),           unlessUsual("seam", &T::seam).within(1, 25),
+        unlessUsual("frame", &T::frame).within(0, 1000), unlessUsual("sides", &T::sides),
+        unlessUsual("sidesFirst", &T::sidesFirst),       unlessUsual("sewn", &T::sewn).within(0, 8)};
+}
+constexpr auto fieldsOf(Of<Border>) {
+    return std::tuple{always("width", &Border::width).within(1, 10'000), always("fabric", &Border::fabric)};
+}
+constexpr auto fieldsOf(Of<Setting>) {
+    using T = Setting;
+    return std::tuple{unlessUsual("strips", &T::strips), unlessUsual("outer", &T::outer),
+                      unlessUsual("asTheyCome", &T::asTheyCome), unlessUsual("borders", &T::borders)};
+}
+
 constexpr auto fieldsOf(Of<Over>) {
     return std::tuple{always("upper", &Over::upper).from(1), always("lower", &Over::lower).from(1)};
 }
@@ -337,7 +313,8 @@ constexpr auto fieldsOf(Of<Block>) {
                       unlessUsual("pressed", &T::pressed),
                       unlessUsual("jump", &T::jump).within(0, 1000),
                       unlessUsual("beneath", &T::beneath),
-                      unlessUsual("battingHolds", &T::battingHolds).within(10, 1000)};
+                      unlessUsual("battingHolds", &T::battingHolds).within(10, 1000),
+                      unlessUsual("fitting", &T::fitting)};
 }
 
 constexpr auto fieldsOf(Of<LogEntry>) {
@@ -364,50 +341,9 @@ constexpr auto fieldsOf(Of<Quilt>) {
                       unlessUsual("irons", &T::irons),
                       unlessUsual("iron", &T::iron),
                       unlessUsual("machine", &T::machine),
+                      unlessUsual("setting", &T::setting),
                       always("blocks", &T::blocks),
                       always("log", &T::log)};
-}
-
-/// Whether a T's members are listed here.
-template<class T>
-concept Listed = requires {
-    fieldsOf(Of<T>{});
-};
-
-namespace fields {
-/// Stands for a member of any type, but never for the whole.
-template<class T> struct Any {
-    template<class V>
-    requires(!std::is_same_v<V, T>) operator V() const;
-};
-template<class T, class... Given> constexpr std::size_t members() {
-    if constexpr (requires { T{Given{}..., Any<T>{}}; })
-        return members<T, Given..., Any<T>>();
-    else
-        return sizeof...(Given);
-}
-template<class T> constexpr bool hasExtra = requires(T t) {
-    t.extra;
-};
-/// A member that nobody listed does not compile.
-template<Listed T> struct Checked {
-    static constexpr auto list = fieldsOf(Of<T>{});
-    static_assert(std::tuple_size_v<decltype(list)> + (hasExtra<T> ? 1 : 0) == members<T>(),
-                  "every member of the struct stands in fieldsOf, once");
-};
-} // namespace fields
-
-/// Calls `see(field)` for each member of a T, in the order of files.
-template<Listed T, class See> constexpr void eachField(See&& see) {
-    std::apply([&](const auto&... field) { (see(field), ...); }, fields::Checked<T>::list);
-}
-
-/// Makes the members that are about that as they are in a new T.
-template<Listed T> void reset(T& t, About what) {
-    static const T fresh{};
-    eachField<T>([&](const auto& field) {
-        if (field.about == what) t.*field.member = fresh.*field.member;
-    });
 }
 
 } // namespace up::quilt

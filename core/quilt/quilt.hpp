@@ -9,6 +9,7 @@
 #include "core/base/shared.hpp"
 #include "core/measure/say.hpp"
 #include "core/quilt/cloth.hpp"
+#include "core/quilt/fitting.hpp"
 #include "core/quilt/ground.hpp"
 #include "core/quilt/ironing.hpp"
 #include "core/quilt/reading.hpp"
@@ -283,6 +284,7 @@ struct Block {
     Beneath beneath = Beneath::stabiliser;
     Length battingHolds =
         Length::ofInches(4, 1); ///< so wide a stretch may be without a stitch, if batting is beneath
+    Fitting fitting{};
     bool operator==(const Block&) const;
 };
 
@@ -302,6 +304,7 @@ enum class Event : std::uint8_t {
     imported,
     resized,
     trimmed,
+    stripSewn,
     layout,
     putAway, ///< what was left of the web went back into the stash
     note     ///< whatever else; its words are in the note
@@ -309,7 +312,7 @@ enum class Event : std::uint8_t {
 constexpr auto keysOf(Event) {
     return std::to_array<std::string_view>({"toTrace", "traced", "roughCut", "bonded", "marked", "cleanCut",
                                             "laid", "fused", "tested", "stitched", "ruined", "imported",
-                                            "resized", "trimmed", "layout", "putAway", "note"});
+                                            "resized", "trimmed", "stripSewn", "layout", "putAway", "note"});
 }
 /// The steps come first among the events, in their order.
 [[nodiscard]] constexpr Event eventOf(Step step) {
@@ -331,8 +334,8 @@ struct LogEntry {
 struct Quilt {
     std::string name;
     measure::System units = measure::System::inches;
-    int columns = 3;
-    Length sashing = Length::ofInches(1, 1);
+    int columns = 3;                         ///< blocks side by side
+    Length sashing = Length::ofInches(1, 1); ///< strips between blocks, finished
     SharedList<Block> blocks;
     std::vector<Fabric> fabrics;
     std::vector<Web> webs;
@@ -345,6 +348,7 @@ struct Quilt {
     std::vector<Iron> irons{};
     IronId iron; ///< in use; none: the household iron that comes with the program
     AtMachine machine{};
+    Setting setting{};
     Shared<std::vector<LogEntry>> log;
     std::uint32_t nextId = 1;
     Extra extra;

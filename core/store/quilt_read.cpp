@@ -44,6 +44,9 @@ void settle(Quilt& quilt) {
         if (iron.outline.size() != 1) throw Damaged{"irons", "an outline of one ring for " + iron.name};
     if (!find(quilt.irons, quilt.iron)) quilt.iron = {};
     if (!find(quilt.threads, quilt.machine.thread)) quilt.machine.thread = {};
+    if (!find(quilt.fabrics, quilt.setting.strips)) quilt.setting.strips = {};
+    for (auto& border : quilt.setting.borders)
+        if (!find(quilt.fabrics, border.fabric)) border.fabric = {};
     expectDifferentIds(quilt.blocks, "blocks", highest);
     for (auto& block : quilt.blocks) {
         expectDifferentIds(block.pieces, "pieces of block " + block.name, highest);

@@ -117,6 +117,9 @@ TEST(Fields, AllOfAFullQuiltComesBackFromItsFile) {
     expectNothingUsual(quilt.blocks[0].pieces[0]);
     expectNothingUsual(quilt.blocks[0].pieces[0].stretches[0]);
     expectNothingUsual(quilt.machine);
+    expectNothingUsual(quilt.setting);
+    expectNothingUsual(quilt.setting.borders[0]);
+    expectNothingUsual(quilt.blocks[0].fitting);
     expectNothingUsual(*quilt.blocks[0].layout);
     expectNothingUsual(quilt.blocks[0].layout->traced[0]);
     expectNothingUsual(quilt.blocks[0].ground);
@@ -190,6 +193,11 @@ TEST(Fields, TheSchemaDescribesThemAll) {
     expectDescribed<EdgeStitch>(schema, defs + "edgeStitch");
     expectDescribed<StretchStitch>(schema, defs + "piece/properties/stretches/items");
     expectDescribed<AtMachine>(schema, "/properties/machine");
+    expectDescribed<Setting>(schema, "/properties/setting");
+    expectDescribed<Border>(schema, defs + "border");
+    expectDescribed<Fitting>(schema, defs + "fitting");
+    expectDescribed<Measured>(schema, defs + "fitting/properties/measured");
+    expectDescribed<Sides>(schema, defs + "fitting/properties/sides");
     expectDescribed<Over>(schema, defs + "block/properties/over/items");
     expectDescribed<LeftSo>(schema, defs + "block/properties/leftSo/items");
     expectDescribed<Layout>(schema, layout);

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/edit/fitting.hpp"
 #include "core/plan/stitch/stitch_plan.hpp"
 #include "core/plan/trace/lay_out.hpp"
 #include "core/plan/work/now_plan.hpp"

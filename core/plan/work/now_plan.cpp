@@ -202,6 +202,27 @@ Now stitching(const Block& block, const BlockPlan& plan, const Known& known) {
     return goOn(Tread::stitch, block);
 }
 
+/// Trimmed; then, if it is time for them, its strips one after the other.
+Now finishing(const Block& block, const Known& known) {
+    if (currentTread(block) != Tread::finish) return goOn(Tread::finish, block);
+    Now now = onTread(Tread::finish, block);
+    const auto seams = quilt::seamAllowance * 2;
+    now.finish = FinishNow{{block.width + seams, block.height + seams}, {}};
+    const auto plan = known.finishing ? std::optional(known.finishing()) : std::nullopt;
+    if (plan) now.finish = FinishNow{plan->trimTo, plan->trimming.lacking, plan->has.has_value()};
+    if (!block.trimmed) {
+        now.what = What::trim, now.caution = Caution::rotary;
+        return now;
+    }
+    const auto* strip = plan && plan->stripsNow ? plan->next() : nullptr;
+    if (!strip) return goOn(Tread::finish, block);
+    now.what = What::sewStrip, now.caution = Caution::needle;
+    now.finish->strip = *strip;
+    now.finish->number = static_cast<std::size_t>(strip - plan->strips.data()) + 1;
+    now.finish->of = plan->strips.size();
+    return now;
+}
+
 } // namespace
 
 Caution cautionFor(Step step) {
@@ -252,11 +273,7 @@ Now nowOn(Tread tread, const Block& block, const Known& known) {
     case Tread::lay: return laying(block, plan);
     case Tread::fuse: return fusing(block, plan, known);
     case Tread::stitch: return stitching(block, plan, known);
-    case Tread::finish:
-        if (block.trimmed || currentTread(block) != Tread::finish) return goOn(tread, block);
-        now.what = What::trim;
-        now.caution = Caution::rotary;
-        return now;
+    case Tread::finish: return finishing(block, known);
     }
     return now;
 }

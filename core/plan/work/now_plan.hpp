@@ -4,6 +4,7 @@
 
 #include "core/plan/bond/bond_plan.hpp"
 #include "core/plan/cut/cut_plan.hpp"
+#include "core/plan/finish/finish_plan.hpp"
 #include "core/plan/fuse/press_plan.hpp"
 #include "core/plan/lay/dry_lay.hpp"
 #include "core/plan/stitch/legs.hpp"
@@ -23,7 +24,8 @@ enum class What : std::uint8_t {
     findWays,    ///< the same of the needle
     putAway,
     layOnCloth, ///< there is cloth, and chunks wait that nobody has laid on it
-    trim,
+    trim,       ///< `finish` says to what
+    sewStrip,   ///< on the block: `finish` says which
     goOn,
     allDone
 };
@@ -61,6 +63,14 @@ struct CutNow {
     std::vector<PieceId> alike; ///< of its pieces, those that want a label
 };
 
+/// Trimming a block, or sewing a strip on.
+struct FinishNow {
+    fit::Extent trimTo, lacking; ///< of its cut size, as far as it measures less
+    bool isMeasured = false;
+    std::optional<FitStrip> strip{};
+    std::size_t number = 1, of = 1; ///< among its strips
+};
+
 struct Now {
     What what = What::allDone;
     quilt::Tread tread = quilt::Tread::draw; ///< where the work is; for goOn: where to go
@@ -75,6 +85,7 @@ struct Now {
     std::optional<StitchNow> stitch{}; ///< for What::stitch
     std::optional<EdgeTest> test{};    ///< where, for testing one piece
     std::optional<CutNow> cut{};       ///< for clean cutting
+    std::optional<FinishNow> finish{}; ///< for What::trim and sewStrip
     std::optional<Pen> pen{};          ///< for drawing marks
 };
 
@@ -87,7 +98,8 @@ struct Known {
     std::function<const StitchPlan*()> stitching{};
     /// The same of fusing.
     std::function<const PressPlan*()> pressing{};
-    std::function<const CutPlan&()> cutting{}; ///< may be nobody too
+    std::function<const CutPlan&()> cutting{};      ///< may be nobody too
+    std::function<const FinishPlan&()> finishing{}; ///< as cutting
 };
 
 /// The next thing on one tread.
