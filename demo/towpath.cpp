@@ -9,6 +9,7 @@
 #include "core/mend/mend.hpp"
 #include "core/plan/block/judge_plan.hpp"
 #include "core/plan/check/check_plan.hpp"
+#include "core/plan/finish/finish_plan.hpp"
 #include "core/plan/trace/lay_out.hpp"
 #include "core/plan/trace/remains.hpp"
 #include "core/plan/trace/trace_plan.hpp"
@@ -278,6 +279,24 @@ void addThreadsAndSupplies(Quilt& quilt) {
     add("Tear-away", quilt::Purpose::stabiliser, 20, 54);
     add("Cotton batting", quilt::Purpose::batting, 45, 60);
 }
+
+/// Strips are sewn on as blocks come; the one that is finished was drawn in a little. Measures invented.
+Result<Quilt> setInStrips(Quilt quilt) {
+    quilt::Setting setting;
+    setting.strips = fabricNamed(quilt, "slate grey"), setting.asTheyCome = true;
+    setting.borders = {{Length::ofInches(2, 1), fabricNamed(quilt, "deep teal")}};
+    Result<Quilt> out = edit::setSetting(quilt, setting, quilt.sashing, quilt.columns);
+    for (const auto& block : quilt.blocks) {
+        if (!block.trimmed || !out) continue;
+        auto fitting = block.fitting;
+        fitting.measured = quilt::Measured{Length::ofInches(39, 4), Length::ofInches(157, 16)};
+        out = edit::fit(*out, block.id, fitting);
+        const auto strips = plan::planFinish(*out, the(out->blocks, block.id)).strips.size();
+        for (std::size_t i = 0; i < strips && out; ++i)
+            out = edit::stripSewn(*out, block.id, out->log->back().time + 600);
+    }
+    return out;
+}
 } // namespace
 
 Result<Quilt> towpath(const std::string& folder) {
@@ -290,6 +309,9 @@ Result<Quilt> towpath(const std::string& folder) {
     addOffCuts(quilt);
     addCloth(quilt);
     addThreadsAndSupplies(quilt);
+    auto set = setInStrips(std::move(quilt));
+    if (!set) return set;
+    quilt = std::move(*set);
     auto log = *quilt.log;
     std::stable_sort(log.begin(), log.end(), [](const auto& a, const auto& b) { return a.time < b.time; });
     quilt.log = std::move(log);

@@ -55,6 +55,39 @@ std::vector<std::string> rescues(const plan::FinishPlan& plan, System units) {
     return out;
 }
 
+std::vector<std::string> wallWords(const quilt::Quilt& quilt) {
+    const auto wall = plan::planWall(quilt);
+    const auto say = [&](Length length) { return measure::say(length, quilt.units); };
+    const auto size = [&](const fit::Extent& extent) {
+        return measure::saySize(extent.wide, extent.high, quilt.units);
+    };
+    std::vector<std::string> out;
+    if (wall.rows.empty()) return out;
+    out.push_back(said(N2_("The top is {1}: {0} row.", "The top is {1}: {0} rows."), wall.rows.size(),
+                       {size(wall.top)}));
+    for (const auto row : wall.narrower)
+        out.push_back(said(N_("Row {0} is {1} narrower than the widest: give a block of it another strip."),
+                           {std::to_string(row + 1), say(wall.inner.wide - wall.rows[row].wide)}));
+    for (const auto unit : wall.lower)
+        out.push_back(said(N_("“{0}” with its strips is lower than its row: give it another strip."),
+                           {quilt.blocks[unit].name}));
+    for (std::size_t i = 0; i < wall.borders.size(); ++i) {
+        const auto& border = wall.borders[i];
+        out.push_back(
+            said(N_("Border {0}: two strips cut {1} at the sides, then two cut {2}."),
+                 {std::to_string(i + 1), measure::saySize(border.sides, border.cutWide, quilt.units),
+                  measure::saySize(border.ends, border.cutWide, quilt.units)}));
+    }
+    const auto clothWide = Length::ofInches(42, 1), bindingWide = Length::ofInches(5, 2); // common practice
+    const auto finishing = fit::finishingOf(wall.top, clothWide, bindingWide);
+    out.push_back(said(N_("Backing and batting {0}."), {size(finishing.backing)}));
+    out.push_back(said(N2_("Binding {1}: {0} strip cut {2} from cloth {3} wide.",
+                           "Binding {1}: {0} strips cut {2} from cloth {3} wide."),
+                       static_cast<std::size_t>(finishing.bindingStrips),
+                       {say(finishing.binding), say(bindingWide), say(clothWide)}));
+    return out;
+}
+
 std::string drawnInWords(const plan::DrawnIn& drawn) {
     const auto percent = plainNumber(std::round(drawn.share * 1000) / 10, 1);
     if (drawn.blocks == 0) return said(N_("Stitching usually draws a block in by about {0} %."), {percent});

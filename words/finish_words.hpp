@@ -20,6 +20,9 @@ namespace up::words {
 /// "1/2 in too narrow", "1/2 in too narrow and 1/4 in too low"; "" when it is large enough.
 [[nodiscard]] std::string lackWords(const fit::Extent& lacking, measure::System units);
 
+/// How large the quilt's top becomes, what goes round and beneath it, and which rows do not fit.
+[[nodiscard]] std::vector<std::string> wallWords(const quilt::Quilt& quilt);
+
 /// "Blocks like this one were drawn in by 2 %, 3 of them."
 [[nodiscard]] std::string drawnInWords(const plan::DrawnIn& drawn);
 

@@ -4,7 +4,6 @@
 #include "app/commands/answered.hpp"
 #include "app/look/look.hpp"
 #include "app/look/text.hpp"
-#include "core/edit/fitting.hpp"
 #include "core/edit/naming.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/measure/say.hpp"
@@ -21,9 +20,9 @@ using quilt::Step;
 
 Commands::Commands(Session& session, LayoutJob& layout, Asker& asker, ImportCommands& imports,
                    TraceCommands& tracing, ClothCommands& cloths, PressCommands& presses,
-                   SewingCommands& sewing, QObject* parent)
+                   SewingCommands& sewing, FinishCommands& finishing, QObject* parent)
     : QObject(parent), m_session(session), m_layout(layout), m_asker(asker), m_imports(imports),
-      m_tracing(tracing), m_cloths(cloths), m_presses(presses), m_sewing(sewing) {}
+      m_tracing(tracing), m_cloths(cloths), m_presses(presses), m_sewing(sewing), m_finishing(finishing) {}
 
 namespace {
 
@@ -59,12 +58,8 @@ void Commands::doNow() {
     case plan::What::findWays: return;
     case plan::What::layOnCloth: return m_cloths.layOnCloth();
     case plan::What::putAway: return m_tracing.putAway();
-    case plan::What::trim:
-        m_session.apply(edit::setTrimmed(m_session.quilt(), block->id, m_session.now()), tr("trim"));
-        return;
-    case plan::What::sewStrip:
-        m_session.apply(edit::stripSewn(m_session.quilt(), block->id, m_session.now()), tr("strip sewn on"));
-        return;
+    case plan::What::trim: return m_finishing.trimmed();
+    case plan::What::sewStrip: return m_finishing.stripSewn();
     case plan::What::goOn: return m_session.goTo(viewOf(now.tread));
     case plan::What::allDone: return m_session.goTo(View::landing);
     }

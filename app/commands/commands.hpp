@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/commands/cloth_commands.hpp"
+#include "app/commands/finish_commands.hpp"
 #include "app/commands/import_commands.hpp"
 #include "app/commands/press_commands.hpp"
 #include "app/commands/sewing_commands.hpp"
@@ -18,7 +19,7 @@ class Commands : public QObject {
 public:
     Commands(Session& session, LayoutJob& layout, Asker& asker, ImportCommands& imports,
              TraceCommands& tracing, ClothCommands& cloths, PressCommands& presses, SewingCommands& sewing,
-             QObject* parent = nullptr);
+             FinishCommands& finishing, QObject* parent = nullptr);
 
     /// Now's big button.
     void doNow();
@@ -51,6 +52,7 @@ private:
     ClothCommands& m_cloths;
     PressCommands& m_presses;
     SewingCommands& m_sewing;
+    FinishCommands& m_finishing;
 };
 
 } // namespace up::app

@@ -55,6 +55,7 @@ public:
     ClothCommands cloths;
     PressCommands presses;
     SewingCommands sewing;
+    FinishCommands finishing;
     StashCommands shelf;
     Commands commands;
     SheetCommands sheets;

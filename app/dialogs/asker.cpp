@@ -8,12 +8,14 @@
 #include "app/dialogs/arrange_dialog.hpp"
 #include "app/dialogs/edge_dialog.hpp"
 #include "app/dialogs/fabric_dialog.hpp"
+#include "app/dialogs/fitting_dialog.hpp"
 #include "app/dialogs/ground_dialog.hpp"
 #include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/join_dialog.hpp"
 #include "app/dialogs/light_box.hpp"
 #include "app/dialogs/machine_dialog.hpp"
 #include "app/dialogs/print_dialog.hpp"
+#include "app/dialogs/setting_dialog.hpp"
 #include "app/dialogs/shape_dialog.hpp"
 #include "app/dialogs/size_dialog.hpp"
 #include "app/dialogs/stitch_dialog.hpp"
@@ -151,6 +153,16 @@ std::optional<IronAnswer> DialogAsker::iron(const IronQuestion& question) {
 
 std::optional<StitchAnswer> DialogAsker::stitch(const StitchQuestion& question) {
     StitchDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<FittingAnswer> DialogAsker::fitting(const FittingQuestion& question) {
+    FittingDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<SettingAnswer> DialogAsker::setting(const SettingQuestion& question) {
+    SettingDialog dialog(question, m_parent);
     return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
 }
 

@@ -5,6 +5,7 @@
 #include "app/questions/arranging.hpp"
 #include "app/questions/blocking.hpp"
 #include "app/questions/edging.hpp"
+#include "app/questions/fitting.hpp"
 #include "app/questions/grounding.hpp"
 #include "app/questions/importing.hpp"
 #include "app/questions/ironing.hpp"
@@ -78,6 +79,8 @@ public:
     virtual std::optional<ClothAnswer> cloth(const ClothQuestion& question) = 0;
     virtual std::optional<IronAnswer> iron(const IronQuestion& question) = 0;
     virtual std::optional<StitchAnswer> stitch(const StitchQuestion& question) = 0;
+    virtual std::optional<FittingAnswer> fitting(const FittingQuestion& question) = 0;
+    virtual std::optional<SettingAnswer> setting(const SettingQuestion& question) = 0;
     virtual std::optional<ThreadId> threads(const ThreadsQuestion& question) = 0;
     virtual std::optional<ThreadAnswer> thread(const quilt::Thread& thread) = 0;
     virtual std::optional<SupplyAnswer> supply(const quilt::Supply& supply, measure::System units) = 0;
@@ -129,6 +132,8 @@ public:
     std::optional<ClothAnswer> cloth(const ClothQuestion& question) override;
     std::optional<IronAnswer> iron(const IronQuestion& question) override;
     std::optional<StitchAnswer> stitch(const StitchQuestion& question) override;
+    std::optional<FittingAnswer> fitting(const FittingQuestion& question) override;
+    std::optional<SettingAnswer> setting(const SettingQuestion& question) override;
     std::optional<ThreadId> threads(const ThreadsQuestion& question) override;
     std::optional<ThreadAnswer> thread(const quilt::Thread& thread) override;
     std::optional<SupplyAnswer> supply(const quilt::Supply& supply, measure::System units) override;

@@ -15,7 +15,9 @@ Row sizeRow(const Look& look, const plan::FinishPlan& plan) {
     const auto units = look.quilt.units;
     Row row;
     row.text = words::said(N_("Trim to {0}"), {measure::saySize(plan.trimTo.wide, plan.trimTo.high, units)});
-    row.detail = words::tr("dashed brass line: the raw edge; “Fit…” says what it measures now");
+    row.detail = look.block.trimmed
+                     ? words::tr("done")
+                     : words::tr("dashed brass line: the raw edge; “Fit…” takes what it measures");
     if (plan.has) {
         const auto lack = words::lackWords(plan.trimming.lacking, units);
         const auto has = measure::saySize(plan.has->wide, plan.has->high, units);

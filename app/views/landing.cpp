@@ -5,6 +5,7 @@
 #include "core/plan/finish/finish_plan.hpp"
 #include "core/plan/work/progress.hpp"
 #include "drawn/strips.hpp"
+#include "words/finish_words.hpp"
 #include "words/sentences.hpp"
 #include "words/translated.hpp"
 
@@ -81,6 +82,8 @@ ViewParts landingParts(const quilt::Quilt& quilt, BlockId chosen) {
         row.next = block->id == chosen;
         parts.rows.rows.push_back(std::move(row));
     }
+    for (const auto& line : words::wallWords(quilt))
+        parts.rows.rows.push_back({line, {}, {}});
     return parts;
 }
 

@@ -175,6 +175,9 @@ void Menus::buildPlace() {
     menu->addSeparator();
     add(menu, "place.lock", tr("Loc&k or unlock where it lies"), QKeySequence("K"),
         [&] { places.toggleLock(); });
+    add(menu, "finish.fit", tr("&Fit the block…"), {}, [&] { m_room.finishing.askFit(); });
+    add(menu, "finish.setting", tr("How the &quilt is set…"), {}, [&] { m_room.finishing.askSetting(); });
+    menu->addSeparator();
     add(menu, "place.centre", tr("&Centre by its box"), QKeySequence("Ctrl+Shift+C"),
         [&] { places.centre(plan::Centre::box); });
     add(menu, "place.weigh", tr("Centre by &weight"), {}, [&] { places.centre(plan::Centre::weight); });

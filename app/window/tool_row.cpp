@@ -30,6 +30,9 @@ ToolRow::ToolRow(Workroom& room, QWidget* parent) : QWidget(parent), m_room(room
     buildLay(*row);
     buildFuse(*row);
     buildStitch(*row);
+    add(*row, {View::finish}, "finish.fit", tr("Fit…"), [this] { m_room.finishing.askFit(); });
+    add(*row, {View::landing, View::finish}, "finish.setting", tr("How the quilt is set…"),
+        [this] { m_room.finishing.askSetting(); });
     for (auto* button :
          findChildren<QPushButton*>()) // after a click Space is Now's again; Tab leads there still
         button->setFocusPolicy(Qt::TabFocus);

@@ -7,17 +7,13 @@
 
 namespace up::edit {
 
-/// As it lies pressed, raw edge to raw edge; nothing: nobody has measured. Errors: Code::absurdSize for less than half or more
-/// than twice its finished size.
-[[nodiscard]] Edited setMeasured(const Quilt& quilt, BlockId block, std::optional<quilt::Measured> measured);
+/// What it measures and how it is fitted into its place; how many strips are on stays, unless they would be others than before:
+/// then none counts as sewn. Errors: Code::absurdSize for a block that measures less than half or more than twice its finished
+/// size, a seam outside 1/8…1 in, a frame wider than a quarter of the block.
+[[nodiscard]] Edited fit(const Quilt& quilt, BlockId block, quilt::Fitting fitting);
 
 /// It is trimmed to size.
 [[nodiscard]] Edited setTrimmed(const Quilt& quilt, BlockId block, std::int64_t time);
-
-/// How it is fitted into its place; what it measures and how many strips are on stays. When the strips that are on would be others
-/// than before, none counts as sewn. Errors: Code::absurdSize for a seam outside 1/8…1 in, a frame wider than a quarter of the
-/// block.
-[[nodiscard]] Edited setFitting(const Quilt& quilt, BlockId block, quilt::Fitting fitting);
 
 /// One more of its strips is on.
 [[nodiscard]] Edited stripSewn(const Quilt& quilt, BlockId block, std::int64_t time);

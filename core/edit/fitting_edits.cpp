@@ -4,6 +4,7 @@
 #include "core/edit/fitting.hpp"
 
 #include <algorithm>
+#include <utility>
 
 namespace up::edit {
 
@@ -18,21 +19,26 @@ Result<void> within(const Quilt& quilt, std::string what, Length is, Length leas
                                       measure::say(least, quilt.units), measure::say(most, quilt.units)});
 }
 
-} // namespace
-
-Edited setMeasured(const Quilt& quilt, BlockId id, std::optional<quilt::Measured> measured) {
-    const auto* block = find(quilt.blocks, id);
-    if (block && measured) {
-        const auto half = [](Length whole) { return Length::ofNanometres(whole.nanometres() / 2); };
-        if (auto ok = within(quilt, spoken("width"), measured->wide, half(block->width), block->width * 2);
-            !ok)
-            return tl::unexpected(ok.error());
-        if (auto ok = within(quilt, spoken("height"), measured->high, half(block->height), block->height * 2);
-            !ok)
-            return tl::unexpected(ok.error());
+Result<void> isSensible(const Quilt& quilt, const quilt::Block& block, const quilt::Fitting& fitting) {
+    const auto part = [](Length whole, std::int64_t of) {
+        return Length::ofNanometres(whole.nanometres() / of);
+    };
+    const auto measure = [&](std::string what, Length is, Length should) {
+        return within(quilt, std::move(what), is, part(should, 2), should * 2);
+    };
+    Result<void> ok;
+    if (fitting.measured) {
+        ok = measure(spoken("width"), fitting.measured->wide, block.width);
+        if (ok) ok = measure(spoken("height"), fitting.measured->high, block.height);
     }
-    return changeBlock(quilt, id, [&](Quilt&, quilt::Block& b) { b.fitting.measured = measured; });
+    if (ok)
+        ok = within(quilt, spoken("frame"), fitting.frame, Length(),
+                    part(std::min(block.width, block.height), 4));
+    if (ok) ok = within(quilt, spoken("seam"), fitting.seam, Length::ofInches(1, 8), Length::ofInches(1, 1));
+    return ok;
 }
+
+} // namespace
 
 Edited setTrimmed(const Quilt& quilt, BlockId id, std::int64_t time) {
     return changeBlock(quilt, id, [&](Quilt& out, quilt::Block& block) {
@@ -41,21 +47,15 @@ Edited setTrimmed(const Quilt& quilt, BlockId id, std::int64_t time) {
     });
 }
 
-Edited setFitting(const Quilt& quilt, BlockId id, quilt::Fitting fitting) {
-    const auto* block = find(quilt.blocks, id);
-    if (block) {
-        const auto most = Length::ofNanometres(std::min(block->width, block->height).nanometres() / 4);
-        if (auto ok = within(quilt, spoken("frame"), fitting.frame, Length(), most); !ok)
-            return tl::unexpected(ok.error());
-    }
-    if (auto ok = within(quilt, spoken("seam"), fitting.seam, Length::ofInches(1, 8), Length::ofInches(1, 1));
-        !ok)
-        return tl::unexpected(ok.error());
-    return changeBlock(quilt, id, [&](Quilt&, quilt::Block& b) {
-        fitting.measured = b.fitting.measured;
-        fitting.sewn = b.fitting.sewn;
-        if (!(fitting == b.fitting)) fitting.sewn = 0;
-        b.fitting = fitting;
+Edited fit(const Quilt& quilt, BlockId id, quilt::Fitting fitting) {
+    if (const auto* block = find(quilt.blocks, id))
+        if (auto ok = isSensible(quilt, *block, fitting); !ok) return tl::unexpected(ok.error());
+    return changeBlock(quilt, id, [&](Quilt&, quilt::Block& block) {
+        const auto measured = std::exchange(fitting.measured, block.fitting.measured);
+        fitting.sewn = block.fitting.sewn;
+        if (!(fitting == block.fitting)) fitting.sewn = 0;
+        fitting.measured = measured;
+        block.fitting = fitting;
     });
 }
 

@@ -172,7 +172,8 @@ Ways waysOf(const Network& network) {
     constexpr std::size_t wide = 120, narrow = 12;
     auto found = goodOne(walk, count <= 40 && !network.quick ? wide : narrow);
     if (count > fewArcs) {
-        const std::size_t tries = network.quick ? 400 * count : 300'000 + 2'500 * count;
+        const std::size_t tries =
+            network.quick ? 400 * count : std::min(7'000 * count, 300'000 + 2'500 * count);
         found = madeBetter(network, walk, std::move(found), least.ties, tries);
     }
     const auto isLeast = [&](const Stand& end) {

@@ -64,6 +64,18 @@ public:
         asked << "stitch";
         return stitchAnswer ? stitchAnswer(question) : std::nullopt;
     }
+    std::function<std::optional<app::FittingAnswer>(const app::FittingQuestion&)>
+        fittingAnswer; ///< none: cancelled
+    std::optional<app::FittingAnswer> fitting(const app::FittingQuestion& question) override {
+        asked << "fitting";
+        return fittingAnswer ? fittingAnswer(question) : std::nullopt;
+    }
+    std::function<std::optional<app::SettingAnswer>(const app::SettingQuestion&)>
+        settingAnswer; ///< none: cancelled
+    std::optional<app::SettingAnswer> setting(const app::SettingQuestion& question) override {
+        asked << "setting";
+        return settingAnswer ? settingAnswer(question) : std::nullopt;
+    }
     std::function<std::optional<ThreadId>(const app::ThreadsQuestion&)> threadsAnswer; ///< none: cancelled
     std::optional<ThreadId> threads(const app::ThreadsQuestion& question) override {
         asked << "threads";

@@ -6,6 +6,7 @@
 #include "app/dialogs/cloth_dialog.hpp"
 #include "app/dialogs/edge_dialog.hpp"
 #include "app/dialogs/fabric_dialog.hpp"
+#include "app/dialogs/fitting_dialog.hpp"
 #include "app/dialogs/ground_dialog.hpp"
 #include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/iron_dialog.hpp"
@@ -13,6 +14,7 @@
 #include "app/dialogs/light_box.hpp"
 #include "app/dialogs/machine_dialog.hpp"
 #include "app/dialogs/print_dialog.hpp"
+#include "app/dialogs/setting_dialog.hpp"
 #include "app/dialogs/shape_dialog.hpp"
 #include "app/dialogs/size_dialog.hpp"
 #include "app/dialogs/stitch_dialog.hpp"
@@ -131,6 +133,8 @@ std::unique_ptr<app::Form> dialogNamed(const std::string& which, Names names) {
             app::IronQuestion{names == Names::words ? "my iron" : "1",
                               {{-30, -60}, {30, -60}, {30, 60}, {-30, 60}},
                               measure::System::inches});
+    if (which == "fitting") return std::make_unique<app::FittingDialog>(app::FittingQuestion{quilt, block});
+    if (which == "setting") return std::make_unique<app::SettingDialog>(app::SettingQuestion{quilt});
     if (which == "stitch") {
         app::StitchQuestion question;
         question.of = names == Names::words ? "3 bank" : "3";

@@ -13,7 +13,7 @@ namespace {
 using quilt::Quilt;
 
 StitchPlan planOf(const Quilt& quilt) {
-    return planStitching(quilt.blocks[0], planBlock(quilt.blocks[0]));
+    return planStitching(quilt.blocks[0], planBlock(quilt.blocks[0]), {nullptr, {}, true});
 }
 
 /// The most changes that one piece in another thread of the block saves.
@@ -88,7 +88,8 @@ TEST(PlanStitching, BeginsWithTheThreadThatIsOn) {
     const auto quilt = test::quiltOf(
         {{"a", test::square(10, 10, 20), {200, 0, 0}}, {"b", test::square(90, 10, 20), {0, 0, 200}}});
     for (const auto& piece : quilt.blocks[0].pieces) {
-        const auto plan = planStitching(quilt.blocks[0], planBlock(quilt.blocks[0]), {nullptr, piece.thread});
+        const auto plan =
+            planStitching(quilt.blocks[0], planBlock(quilt.blocks[0]), {nullptr, piece.thread, true});
         EXPECT_EQ(plan.trails.front().thread, static_cast<int>(piece.thread.value));
     }
 }
