@@ -64,6 +64,9 @@ public:
             onBlock(verb("press", "Where the iron goes on a block, and the heat of each piece", cli::press));
         pressing->add_option("--iron", m_words.iron, "household, small or wand; the one in use if not given");
         onBlock(verb("stitch", "Stitching plan of a block", cli::stitch));
+        auto* finishing =
+            verb("finish", "What blocks are trimmed to, their strips, and the quilt's top", cli::finish);
+        finishing->add_option("QUILT", m_words.file, "the quilt file")->required();
         auto* finding = onBlock(verb("which", "Which piece a cut one without its label is", cli::which));
         finding->add_option("--size", m_words.size, "what it measures, either way up: 2 1/4 x 3in")
             ->required();

@@ -32,6 +32,7 @@ using Bytes = Result<std::string>;
 [[nodiscard]] Bytes bond(const Words& words);
 [[nodiscard]] Bytes press(const Words& words);
 [[nodiscard]] Bytes stitch(const Words& words);
+[[nodiscard]] Bytes finish(const Words& words);
 [[nodiscard]] Bytes which(const Words& words);
 [[nodiscard]] Bytes exportSheets(const Words& words);
 [[nodiscard]] Bytes check(const Words& words);

@@ -117,6 +117,12 @@ constexpr std::array<Plural, valuesOf<Kind>> patterns{{
         "Stitch inside them."),
     N2_("The needle has stitched for {1} hours: put in a new one.",
         "The needle has stitched for {1} hours: put in a new one."),
+    N2_("{0} came out {1} too narrow and {2} too low, and no strip makes that up. A narrower seam may, or a "
+        "frame.",
+        "{0} came out {1} too narrow and {2} too low, and no strip makes that up. A narrower seam may, or a "
+        "frame."),
+    N2_("Stitching draws such blocks in by {2}: cut the background of {0} {1} larger.",
+        "Stitching draws such blocks in by {2}: cut the background of {0} {1} larger."),
     N2_("Block {0} has no pieces yet. Import a drawing.", "Block {0} has no pieces yet. Import a drawing."),
 }};
 
@@ -136,15 +142,24 @@ constexpr Plural merelyMeets = N2_(
     "Along {9} borders pieces merely meet or hardly reach under, such as {0} and {1}: a gap would show when "
     "one lies a thread off. The lower one should reach {3} beneath.");
 
-bool isNothing(const Finding& finding) {
-    const auto* measured = finding.args.size() > 2 ? std::get_if<check::Fine>(&finding.args[2]) : nullptr;
+constexpr Plural onlyNarrow =
+    N2_("{0} came out {1} too narrow, and no strip makes that up. A narrower seam may, or a frame.",
+        "{0} came out {1} too narrow, and no strip makes that up. A narrower seam may, or a frame.");
+constexpr Plural onlyLow =
+    N2_("{0} came out {2} too low, and no strip makes that up. A narrower seam may, or a frame.",
+        "{0} came out {2} too low, and no strip makes that up. A narrower seam may, or a frame.");
+
+bool hasNone(const Finding& finding, std::size_t arg) {
+    const auto* measured = finding.args.size() > arg ? std::get_if<check::Fine>(&finding.args[arg]) : nullptr;
     return measured && measured->length == measure::Length();
 }
 
 const Plural& patternOf(const Finding& finding) {
-    if (finding.kind == Kind::peeks && isNothing(finding)) return peeksByAThread;
-    if (finding.kind == Kind::nearlyPeeks && isNothing(finding)) return coincides;
-    if (finding.kind == Kind::reachesTooShort && isNothing(finding)) return merelyMeets;
+    if (finding.kind == Kind::comesOutShort && hasNone(finding, 1)) return onlyLow;
+    if (finding.kind == Kind::comesOutShort && hasNone(finding, 2)) return onlyNarrow;
+    if (finding.kind == Kind::peeks && hasNone(finding, 2)) return peeksByAThread;
+    if (finding.kind == Kind::nearlyPeeks && hasNone(finding, 2)) return coincides;
+    if (finding.kind == Kind::reachesTooShort && hasNone(finding, 2)) return merelyMeets;
     return entryOf(patterns, finding.kind);
 }
 
@@ -231,6 +246,9 @@ constexpr std::array<Plural, valuesOf<Fix>> fixes{{
     N2_("Stitch its marks", "Stitch all {0} marks"),
     N2_("It is wound", "All {0} are wound"),
     N2_("It is in", "It is in"),
+    N2_("A narrower seam", "A narrower seam"),
+    N2_("Frame it", "Frame it"),
+    N2_("Cut it larger", "Cut it larger"),
     N2_("The nearest thread", "The nearest thread"),
     N2_("Leave it so", "Leave all {0} so"),
 }};

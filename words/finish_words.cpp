@@ -78,13 +78,12 @@ std::vector<std::string> wallWords(const quilt::Quilt& quilt) {
                  {std::to_string(i + 1), measure::saySize(border.sides, border.cutWide, quilt.units),
                   measure::saySize(border.ends, border.cutWide, quilt.units)}));
     }
-    const auto clothWide = Length::ofInches(42, 1), bindingWide = Length::ofInches(5, 2); // common practice
-    const auto finishing = fit::finishingOf(wall.top, clothWide, bindingWide);
+    const auto finishing = fit::finishingOf(wall.top, fit::usualClothWide, fit::usualBinding);
     out.push_back(said(N_("Backing and batting {0}."), {size(finishing.backing)}));
     out.push_back(said(N2_("Binding {1}: {0} strip cut {2} from cloth {3} wide.",
                            "Binding {1}: {0} strips cut {2} from cloth {3} wide."),
                        static_cast<std::size_t>(finishing.bindingStrips),
-                       {say(finishing.binding), say(bindingWide), say(clothWide)}));
+                       {say(finishing.binding), say(fit::usualBinding), say(fit::usualClothWide)}));
     return out;
 }
 

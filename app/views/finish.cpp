@@ -8,8 +8,29 @@
 #include "words/finish_words.hpp"
 #include "words/translated.hpp"
 
+#include <algorithm>
+
 namespace up::app {
 namespace {
+
+shape::Box centredOn(const quilt::Block& block, const fit::Extent& extent) {
+    const auto middle = quilt::finishedBox(block).centre();
+    const double wide = extent.wide.mm() / 2, high = extent.high.mm() / 2;
+    return {middle.x - wide, middle.y - high, middle.x + wide, middle.y + high};
+}
+
+/// What is cut off lies in the dark.
+sheet::Layer trimLayer(const shape::Box& cloth, const shape::Box& to) {
+    sheet::Layer layer{"trim", {}, {}, {}};
+    auto off = sheet::box(cloth, look::mat, std::nullopt);
+    for (auto& contour : sheet::box(to, std::nullopt, std::nullopt).contours)
+        off.contours.push_back(std::move(contour));
+    off.opacity = 0.65;
+    layer.items.push_back(std::move(off));
+    layer.items.push_back(
+        sheet::box(to, std::nullopt, sheet::Pen{look::brassBright, 0.9, sheet::Dash::dashed}));
+    return layer;
+}
 
 Row sizeRow(const Look& look, const plan::FinishPlan& plan) {
     const auto units = look.quilt.units;
@@ -70,14 +91,12 @@ ViewParts finishParts(const Look& look) {
     auto drawing = drawn::stripsApart(look.quilt, look.block, plan);
     panel.box = drawing.box;
     if (!look.block.trimmed) {
-        sheet::Layer trim{"trim", {}, {}, {}};
-        auto cut = quilt::finishedBox(look.block);
-        const double dx = (plan.trimTo.wide - look.block.width).mm() / 2,
-                     dy = (plan.trimTo.high - look.block.height).mm() / 2;
-        cut = {cut.left - dx, cut.top - dy, cut.right + dx, cut.bottom + dy};
-        trim.items.push_back(
-            sheet::box(cut, std::nullopt, sheet::Pen{look::brassBright, 0.9, sheet::Dash::dashed}));
-        panel.layers.push_back(std::move(trim));
+        const auto cloth = centredOn(look.block, plan.has.value_or(plan.cut));
+        panel.layers.front().clip = cloth; // the background
+        panel.layers.push_back(trimLayer(cloth, centredOn(look.block, plan.trimTo)));
+        panel.box = {std::min(panel.box.left, cloth.left - 6), std::min(panel.box.top, cloth.top - 6),
+                     std::max(panel.box.right, cloth.right + 6),
+                     std::max(panel.box.bottom, cloth.bottom + 6)};
     }
     panel.layers.push_back(std::move(drawing.layer));
     parts.scene.panels.push_back(std::move(panel));

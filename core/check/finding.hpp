@@ -59,8 +59,10 @@ enum class Kind : std::uint8_t {
     noStabiliser, ///< nothing is beneath what swings: {pieces}
     bobbinEnds,   ///< in the middle: {piece where, thread, what its bobbin lacks}
     openStretch, ///< wider than the batting holds: {piece (none: the background), how wide, how wide it may be}
-    needleWorn, ///< {block, hours}
-    noPieces    ///< {block}
+    needleWorn,    ///< {block, hours}
+    comesOutShort, ///< measured, and nothing makes up for it: {block, too narrow by, too low by}
+    groundSmall, ///< it would be drawn in too far: {block, how much larger it should be cut, share that others lost}
+    noPieces ///< {block}
 };
 constexpr auto keysOf(Kind) {
     return std::to_array<std::string_view>(
@@ -72,7 +74,8 @@ constexpr auto keysOf(Kind) {
          "shinesThrough",  "inTheSeamLine",  "nearlyPeeks",     "unitBroken",
          "hiddenWholly",   "marksLost",      "stiff",           "stitchedTooEarly",
          "begunBefore",    "noThread",       "noStabiliser",    "bobbinEnds",
-         "openStretch",    "needleWorn",     "noPieces"});
+         "openStretch",    "needleWorn",     "comesOutShort",   "groundSmall",
+         "noPieces"});
 }
 [[nodiscard]] constexpr Severity severityOf(Kind kind) {
     return kind <= Kind::othersLaidOut ? Severity::blocked : Severity::doubtful;
@@ -106,6 +109,9 @@ enum class Fix : std::uint8_t {
     stitchMarks,   ///< its marks are stitched too
     windBobbin,    ///< as many bobbins of that thread are wound as are lacking
     newNeedle,     ///< a new one is put in
+    narrowSeam,    ///< the block is sewn to its strips with a narrower seam
+    frameIt,       ///< it gets strips all round first
+    cutLarger,     ///< its background is cut larger
     matchThread,   ///< the thread of the quilt that is nearest to its cloth
     leaveSo        ///< it was looked at and may be; every doubtful finding has it last
 };
@@ -115,7 +121,8 @@ constexpr auto keysOf(Fix) {
          "nudgeUpper", "tuck",        "untie",        "line",         "cutAway",       "windows",
          "carryOn",    "noUnit",      "leaveOut",     "bringUp",      "anyWay",        "nearFabric",
          "turnPiece",  "part",        "shoppingList", "drawnThrough", "layStabiliser", "stitchMarks",
-         "windBobbin", "newNeedle",   "matchThread",  "leaveSo"});
+         "windBobbin", "newNeedle",   "narrowSeam",   "frameIt",      "cutLarger",     "matchThread",
+         "leaveSo"});
 }
 
 /// A length that is told apart from others by less than a sixteenth: said to 1/32 in.

@@ -36,6 +36,8 @@ struct Finishing {
     Length binding;        ///< all round, and 10 in for corners and the join. Source: common practice.
     int bindingStrips = 0; ///< so many of the cloth's width, sewn end to end with a slanted seam
 };
+/// Source: common practice.
+inline constexpr Length usualClothWide = Length::ofInches(42, 1), usualBinding = Length::ofInches(5, 2);
 /// Binding is cut across cloth of that width; each slanted join takes as much as the strip is wide.
 [[nodiscard]] Finishing finishingOf(const Extent& top, Length clothWide, Length bindingWide);
 

@@ -2,11 +2,13 @@
 #include "core/mend/mend.hpp"
 #include "core/edit/saying.hpp"
 
+#include "core/edit/fitting.hpp"
 #include "core/edit/sewing.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/edit/tracing.hpp"
 #include "core/mend/reshaping.hpp"
 #include "core/plan/check/check_plan.hpp"
+#include "core/plan/finish/finish_plan.hpp"
 #include "core/plan/stitch/thread_match.hpp"
 
 #include <algorithm>
@@ -55,6 +57,26 @@ Edited onStabiliser(const Quilt& quilt, BlockId id) {
     const auto* block = find(quilt.blocks, id);
     if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});
     return edit::setBeneath(quilt, id, quilt::Beneath::stabiliser, block->battingHolds);
+}
+
+/// A block that came out short, sewn with a narrower seam or framed first.
+Edited madeToFit(const Quilt& quilt, BlockId id, Fix how) {
+    const auto* block = find(quilt.blocks, id);
+    if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});
+    const auto trimming = plan::planFinish(quilt, *block).trimming;
+    auto fitting = block->fitting;
+    if (how == Fix::narrowSeam && trimming.seam) fitting.seam = *trimming.seam;
+    if (how == Fix::frameIt && trimming.frame) fitting.frame = trimming.frame->finished;
+    return edit::fit(quilt, id, fitting);
+}
+
+/// Its background, as blocks like it were drawn in.
+Edited cutLarger(const Quilt& quilt, BlockId id) {
+    const auto* block = find(quilt.blocks, id);
+    if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});
+    auto ground = block->ground;
+    ground.oversize = plan::oversizeFor(quilt, *block);
+    return edit::setGround(quilt, id, std::move(ground));
 }
 
 /// Each with the thread that is nearest to its cloth.
@@ -122,6 +144,9 @@ Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
     case Fix::stitchMarks: return edit::set(quilt, block, {piece}, &quilt::Piece::marksStitched, true);
     case Fix::windBobbin: return wound(quilt, finding);
     case Fix::newNeedle: return edit::withNewNeedle(quilt);
+    case Fix::narrowSeam:
+    case Fix::frameIt: return madeToFit(quilt, block, fix);
+    case Fix::cutLarger: return cutLarger(quilt, block);
     case Fix::matchThread: return threaded(quilt, finding);
     case Fix::leaveSo: return edit::leaveSo(quilt, block, {plan::leftSo(finding)});
     }

@@ -321,6 +321,33 @@ TEST(Press, WhatIsFusedNeedsNoneAnyMore) {
     EXPECT_TRUE(say({"press", sample(), "--block", "Lock gate"}).json()["stages"].empty());
 }
 
+/// Blocks and strips, counted together across each row and down each column, come to the quilt's size.
+TEST(Finish, EveryStripListSumsToTheQuiltsSize) {
+    const auto plan = say({"finish", sample()}).json();
+    EXPECT_EQ(plan["format"], "upstairs-finishing");
+    ASSERT_EQ(plan["blocks"].size(), 9U);
+    constexpr double hair = 25.4 / 64;
+    std::vector<double> wide(3, 0), high(3, 0);
+    for (std::size_t i = 0; i < 9; ++i) {
+        const auto& block = plan["blocks"][i];
+        double across = block["trimTo"][0].get<double>() - 12.7,
+               down = block["trimTo"][1].get<double>() - 12.7;
+        for (const auto& strip : block["strips"]) {
+            const bool upright = strip["side"] == "left" || strip["side"] == "right";
+            (upright ? across : down) += strip["cut"][1].get<double>() - 12.7; // less two seams
+        }
+        wide[i / 3] += across, high[i % 3] += down;
+    }
+    for (std::size_t i = 0; i < 3; ++i) {
+        EXPECT_NEAR(wide[i], plan["inner"][0].get<double>(), hair);
+        EXPECT_NEAR(high[i], plan["inner"][1].get<double>(), hair);
+    }
+    EXPECT_NEAR(plan["inner"][0].get<double>(), 29 * 25.4, 1e-6)
+        << "three blocks of 9 in, two strips of 1 in";
+    EXPECT_NEAR(plan["top"][0].get<double>(), 33 * 25.4, 1e-6) << "and a border of 2 in";
+    EXPECT_EQ(say({"finish", "nowhere.upstairs"}).code, 1);
+}
+
 /// Everything that Lay shows is there to be read too.
 TEST(Order, TellsHowTheBlockIsLaidAndCounted) {
     const auto order = say({"order", sample(), "--block", "Heron"}).json();

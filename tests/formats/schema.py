@@ -1,14 +1,15 @@
 #!/usr/bin/env python3
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""Quilt files against docs/formats/quilt.schema.json, older ones against theirs; a stash of everything. usage: schema.py SOURCE QUILT"""
+"""Quilt files against docs/formats/quilt.schema.json, older ones against theirs; a stash of everything. usage: schema.py SOURCE QUILT CLI"""
 import glob
 import json
 import os
+import subprocess
 import sys
 
 import jsonschema
 
-source, sample = sys.argv[1], sys.argv[2]
+source, sample, cli = sys.argv[1:4]
 schema = json.load(open(os.path.join(source, "docs/formats/quilt.schema.json"), encoding="utf-8"))
 jsonschema.Draft202012Validator.check_schema(schema)
 validator = jsonschema.Draft202012Validator(schema)
@@ -27,6 +28,15 @@ stashes.validate(stash)
 stash["threads"][0]["colour"] = "red"
 if stashes.is_valid(stash):
     sys.exit("the stash's schema lets a colour pass that is none")
+files += 1
+finishing = json.loads(subprocess.run([cli, "finish", sample], check=True, capture_output=True).stdout)
+schema = json.load(open(os.path.join(source, "docs/formats/finishing.schema.json"), encoding="utf-8"))
+jsonschema.Draft202012Validator.check_schema(schema)
+finishes = jsonschema.Draft202012Validator(schema)
+finishes.validate(finishing)
+finishing["blocks"][0]["trimTo"] = [1]
+if finishes.is_valid(finishing):
+    sys.exit("the schema of finishing lets a size of one side pass")
 files += 1
 bad = json.load(open(sample, encoding="utf-8"))
 bad["blocks"][0]["pieces"][0]["step"] = "ironed"

@@ -80,8 +80,8 @@ bool isLeft(const quilt::Block& block, const Finding& finding) {
 Found checkBlock(const quilt::Quilt& quilt, const quilt::Block& block, const BlockPlan& plan,
                  const Judgement& judged, const Doubts& doubts, const StitchPlan* stitching) {
     Looking look{quilt, block, plan, judged, doubts, stitching};
-    for (const auto family :
-         {checkEdges, checkHands, checkShapes, checkWork, checkWeb, checkStack, checkCloth, checkSewing})
+    for (const auto family : {checkEdges, checkHands, checkShapes, checkWork, checkWeb, checkStack,
+                              checkCloth, checkSewing, checkFit})
         family(look);
     std::stable_sort(look.out.begin(), look.out.end(), [](const Finding& a, const Finding& b) {
         return a.kind != b.kind ? a.kind < b.kind : a.weight > b.weight;
@@ -96,7 +96,7 @@ Found checkQuilt(const quilt::Quilt& quilt) {
     Found out;
     for (const auto& block : quilt.blocks) {
         const auto plan = planBlock(block);
-        const auto stitching = planStitching(block, plan);
+        const auto stitching = planStitching(block, plan, {nullptr, {}, true});
         auto found = checkBlock(quilt, block, plan, judge(block, plan), doubtsOf(block, plan), &stitching);
         std::move(found.open.begin(), found.open.end(), std::back_inserter(out.open));
         std::move(found.left.begin(), found.left.end(), std::back_inserter(out.left));

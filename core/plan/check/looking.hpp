@@ -37,6 +37,7 @@ void checkWork(Looking& look);   ///< what was done too early, or not in time
 void checkWeb(Looking& look);    ///< the layout against web, off-cuts and pieces
 void checkStack(Looking& look);  ///< how pieces lie on each other
 void checkSewing(Looking& look); ///< what was stitched, and what it takes to stitch the rest
+void checkFit(Looking& look);    ///< whether the block comes out as large as it should
 void checkCloth(Looking& look);  ///< what shines through, and what gets stiff
 
 } // namespace up::plan

@@ -110,12 +110,10 @@ FinishPlan planFinish(const Quilt& quilt, const Block& block) {
         job.seam = fitting.seam;
     }
     units.push_back(unitOf(job));
-    auto box = finishedBox(block);
-    const auto& inner = isFramed ? units.front() : units.back();
-    const double dx = inner.lacking.wide.mm() / 2, dy = inner.lacking.high.mm() / 2;
-    const auto frame = fitting.frame.mm();
-    box = {box.left + (isFramed ? frame : dx), box.top + (isFramed ? frame : dy),
-           box.right - (isFramed ? frame : dx), box.bottom - (isFramed ? frame : dy)};
+    const auto seams = (isFramed ? fit::usualSeam : fitting.seam) * 2;
+    const auto middle = finishedBox(block).centre();
+    const double wide = (out.trimTo.wide - seams).mm() / 2, high = (out.trimTo.high - seams).mm() / 2;
+    shape::Box box{middle.x - wide, middle.y - high, middle.x + wide, middle.y + high};
     for (std::size_t u = 0; u < units.size(); ++u)
         for (const auto& strip : units[u].strips) {
             FitStrip fitted{strip, isFramed && u == 0, false, beside(box, strip)};

@@ -1,0 +1,80 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The verb `finish`: what blocks are trimmed to, their strips, and the quilt's top.
+#include "cli/open.hpp"
+#include "cli/parts.hpp"
+#include "core/plan/finish/finish_plan.hpp"
+#include "core/store/quilt_file.hpp"
+
+namespace up::cli {
+namespace {
+
+Json sizeOf(const fit::Extent& extent) {
+    return {extent.wide.mm(), extent.high.mm()};
+}
+
+Json stripOf(const plan::FitStrip& strip) {
+    return {{"what", strip.isFrame ? "frame" : "strip"},
+            {"side", keyOf(strip.side)},
+            {"cut", {strip.cutLong.mm(), strip.cutWide.mm()}},
+            {"finished", strip.finished.mm()},
+            {"more", strip.more.mm()},
+            {"sewn", strip.sewn}};
+}
+
+Json blockOf(const quilt::Quilt& quilt, const quilt::Block& block) {
+    const auto plan = plan::planFinish(quilt, block);
+    const auto drawn = plan::drawnIn(quilt, block);
+    Json out{{"block", block.name},
+             {"finished", {block.width.mm(), block.height.mm()}},
+             {"cut", sizeOf(plan.cut)},
+             {"measured", plan.has ? sizeOf(*plan.has) : Json()},
+             {"trimmed", block.trimmed},
+             {"trimTo", sizeOf(plan.trimTo)},
+             {"lacking", sizeOf(plan.trimming.lacking)}};
+    if (plan.trimming.seam) out["narrowSeam"] = plan.trimming.seam->mm();
+    if (const auto& frame = plan.trimming.frame)
+        out["frame"] = {{"finished", frame->finished.mm()},
+                        {"cutWide", frame->cutWide.mm()},
+                        {"trimTo", sizeOf(frame->trimTo)}};
+    out["strips"] = Json::array();
+    for (const auto& strip : plan.strips)
+        out["strips"].push_back(stripOf(strip));
+    out["unit"] = sizeOf(plan.unit);
+    out["missing"] = sizeOf(plan.lacking);
+    out["drawnIn"] = {{"share", drawn.share}, {"blocks", drawn.blocks}};
+    out["oversize"] = plan::oversizeFor(quilt, block).mm();
+    return out;
+}
+
+} // namespace
+
+Bytes finish(const Words& words) {
+    const auto quilt = store::loadQuilt(words.file);
+    if (!quilt) return tl::unexpected(quilt.error());
+    const auto wall = plan::planWall(*quilt);
+    Json out{
+        {"format", "upstairs-finishing"}, {"version", 1}, {"quilt", quilt->name}, {"blocks", Json::array()}};
+    for (const auto& block : quilt->blocks)
+        out["blocks"].push_back(blockOf(*quilt, block));
+    out["rows"] = Json::array();
+    for (const auto& row : wall.rows)
+        out["rows"].push_back(sizeOf(row));
+    out["narrowerRows"] = wall.narrower;
+    out["lowerBlocks"] = Json::array();
+    for (const auto unit : wall.lower)
+        out["lowerBlocks"].push_back(quilt->blocks[unit].name);
+    out["inner"] = sizeOf(wall.inner), out["top"] = sizeOf(wall.top);
+    out["borders"] = Json::array();
+    for (const auto& border : wall.borders)
+        out["borders"].push_back(
+            {{"cutWide", border.cutWide.mm()}, {"sides", border.sides.mm()}, {"ends", border.ends.mm()}});
+    const auto finishing = fit::finishingOf(wall.top, fit::usualClothWide, fit::usualBinding);
+    out["backing"] = sizeOf(finishing.backing), out["batting"] = sizeOf(finishing.batting);
+    out["binding"] = {{"length", finishing.binding.mm()},
+                      {"cutWide", fit::usualBinding.mm()},
+                      {"clothWide", fit::usualClothWide.mm()},
+                      {"strips", finishing.bindingStrips}};
+    return out.dump(1) + "\n";
+}
+
+} // namespace up::cli

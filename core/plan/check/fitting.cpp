@@ -1,0 +1,51 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Whether a block is as large as its place once it is stitched, or will be.
+#include "core/plan/check/looking.hpp"
+#include "core/plan/finish/finish_plan.hpp"
+
+#include <algorithm>
+
+namespace up::plan {
+namespace {
+
+using check::Fine;
+using check::Fix;
+using check::Kind;
+using measure::Length;
+
+void comesOutShort(Looking& look) {
+    const auto plan = planFinish(look.quilt, look.block);
+    if (!plan.has || !plan.trimming.isShort()) return;
+    const auto wide = std::max(plan.lacking.wide, Length()), high = std::max(plan.lacking.high, Length());
+    if (wide == Length() && high == Length()) return;
+    std::vector<Fix> fixes;
+    if (plan.trimming.seam) fixes.push_back(Fix::narrowSeam);
+    if (plan.trimming.frame) fixes.push_back(Fix::frameIt);
+    look.addOfBlock(Kind::comesOutShort, {look.block.id, Fine{wide}, Fine{high}}, std::move(fixes)).weight =
+        std::max(wide, high).mm();
+}
+
+/// Said once blocks like it were measured, and while nothing is fused to the background.
+void groundSmall(Looking& look) {
+    const auto& block = look.block;
+    const auto drawn = drawnIn(look.quilt, block);
+    const bool isBegun = std::any_of(block.pieces.begin(), block.pieces.end(),
+                                     [](const auto& piece) { return piece.work.step >= quilt::Step::fused; });
+    const bool isCut = isBegun || block.fitting.measured || !block.ground.strips.empty();
+    if (drawn.blocks == 0 || isCut || block.pieces.empty()) return;
+    const auto wanted = oversizeFor(look.quilt, block);
+    if (block.ground.oversize >= wanted) return;
+    look.addOfBlock(Kind::groundSmall,
+                    {block.id, Fine{wanted - block.ground.oversize}, check::Share{drawn.share}},
+                    {Fix::cutLarger})
+        .weight = (wanted - block.ground.oversize).mm();
+}
+
+} // namespace
+
+void checkFit(Looking& look) {
+    comesOutShort(look);
+    groundSmall(look);
+}
+
+} // namespace up::plan
