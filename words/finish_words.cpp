@@ -47,9 +47,10 @@ std::vector<std::string> rescues(const plan::FinishPlan& plan, System units) {
         if (!strip.isFrame && strip.more > Length())
             out.push_back(said(N_("{0}: {1}"), {stripName(strip), stripSizes(strip, units)}));
     if (trimming.seam)
-        out.push_back(said(N_("Or sew it with seams of {0} instead of 1/4 in."), {say(*trimming.seam)}));
+        out.push_back(
+            said(N_("Sew it with seams of {0} instead of {1}."), {say(*trimming.seam), say(fit::usualSeam)}));
     if (trimming.frame)
-        out.push_back(said(N_("Or trim it to {0} and frame it with strips cut {1} wide ({2} is seen)."),
+        out.push_back(said(N_("Trim it to {0} and frame it with strips cut {1} wide ({2} is seen)."),
                            {measure::saySize(trimming.frame->trimTo.wide, trimming.frame->trimTo.high, units),
                             say(trimming.frame->cutWide), say(trimming.frame->finished)}));
     return out;

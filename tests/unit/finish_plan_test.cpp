@@ -90,6 +90,17 @@ TEST(PlanFinish, StripsLieRoundTheBlockWithoutGapOrOverlap) {
     EXPECT_NEAR(plan.box.height(), plan.unit.high.mm(), 1e-9);
 }
 
+TEST(PlanFinish, AFrameLeavesSomethingOfABlockThatWasMadeSmaller) {
+    auto quilt = sixBlocks();
+    auto fitting = quilt.blocks[0].fitting;
+    fitting.frame = Length::ofInches(2, 1);
+    quilt = must(edit::fit(quilt, quilt.blocks[0].id, fitting));
+    quilt.blocks[0].width = Length::ofInches(3, 1);
+    const auto plan = planFinish(quilt, quilt.blocks[0]);
+    EXPECT_EQ(plan.trimTo.wide, Length::ofInches(2, 1)) << "3 in less two frames of 3/4 in, and two seams";
+    EXPECT_EQ(plan.strips[2].finished, Length::ofInches(3, 4));
+}
+
 TEST(DrawnIn, IsTheMiddleOfBlocksStitchedAlike) {
     auto quilt = sixBlocks();
     EXPECT_EQ(drawnIn(quilt, quilt.blocks[5]).blocks, 0);

@@ -55,10 +55,16 @@ fit::UnitJob jobOf(const Quilt& quilt, const Block& block, const Extent& cut) {
     return job;
 }
 
+/// A block that was made smaller since is not framed wider than a quarter of it.
+Length frameOf(const Block& block) {
+    const auto most = Length::ofNanometres(std::min(block.width, block.height).nanometres() / 4);
+    return std::min(block.fitting.frame, most);
+}
+
 /// Framed all round, its place is smaller by as much.
 fit::UnitJob frameJob(const Block& block) {
     fit::UnitJob job;
-    const auto frame = block.fitting.frame;
+    const auto frame = frameOf(block);
     job.place = with(placeOf(block), -(frame * 2));
     job.cut = with(job.place, fit::usualSeam * 2);
     job.order = inOrder({}, block.fitting.sidesFirst);
