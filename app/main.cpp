@@ -131,6 +131,7 @@ int run(int count, char** given) {
     Surroundings around;
     around.folder = folder;
     around.sample = data + "/demo/towpath.upstairs";
+    around.otherSample = data + "/demo/other-ways.upstairs";
     around.scannedPage = data + "/demo/scanned-page.jpg";
     around.clock = [] { return static_cast<std::int64_t>(std::time(nullptr)); };
     around.autosaveDelay = words.value("autosave").toInt();

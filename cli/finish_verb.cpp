@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The verb `finish`: what blocks are trimmed to, their strips, and the quilt's top.
+// The verb `finish`: what blocks are trimmed to, their strips and lines, and the quilt's top.
 #include "cli/open.hpp"
 #include "cli/parts.hpp"
 #include "core/plan/finish/finish_plan.hpp"
+#include "core/plan/finish/line_plan.hpp"
 #include "core/store/quilt_file.hpp"
 
 namespace up::cli {
@@ -19,6 +20,50 @@ Json stripOf(const plan::FitStrip& strip) {
             {"finished", strip.finished.mm()},
             {"more", strip.more.mm()},
             {"sewn", strip.sewn}};
+}
+
+/// Stitched by hand: lines, and the floss that they take.
+void addLines(Json& out, const quilt::Quilt& quilt, const quilt::Block& block) {
+    const auto plan = plan::planLines(block);
+    const auto nameOf = [&](ThreadId id) {
+        const auto* thread = find(quilt.threads, id);
+        return thread ? Json(thread->name) : Json();
+    };
+    out["lines"] = Json::array(), out["floss"] = Json::array();
+    for (const auto& line : block.lines)
+        out["lines"].push_back({{"line", line.name},
+                                {"stitch", keyOf(line.stitch)},
+                                {"length", lengthOf(line).mm()},
+                                {"strands", line.strands},
+                                {"thread", nameOf(line.thread)},
+                                {"drawn", line.drawn},
+                                {"parts", Json::array()}});
+    for (const auto& part : plan.parts)
+        for (std::size_t i = 0; i < block.lines.size(); ++i)
+            if (block.lines[i].id == part.line)
+                out["lines"][i]["parts"].push_back(
+                    {{"stitches", part.stitches.size()}, {"floss", part.floss.mm()}, {"sewn", part.sewn}});
+    for (const auto& use : plan.floss) {
+        Json needles = Json::array();
+        for (const auto& needleful : use.plan.needlefuls) {
+            Json parts = Json::array(), from = Json::array();
+            for (const auto demand : needleful.demands) {
+                const auto& part = plan.parts[use.parts[demand]];
+                parts.push_back({{"line", the(block.lines, part.line).name}, {"part", part.part + 1}});
+            }
+            for (const auto& split : needleful.from)
+                from.push_back({{"cut", split.cut + 1}, {"strands", split.strands}});
+            needles.push_back({{"parts", std::move(parts)},
+                               {"strands", needleful.strands},
+                               {"length", needleful.length},
+                               {"from", std::move(from)}});
+        }
+        out["floss"].push_back({{"thread", nameOf(use.thread)},
+                                {"cuts", use.plan.cuts},
+                                {"left", use.plan.left()},
+                                {"least", use.plan.least},
+                                {"needles", std::move(needles)}});
+    }
 }
 
 Json blockOf(const quilt::Quilt& quilt, const quilt::Block& block) {
@@ -43,6 +88,7 @@ Json blockOf(const quilt::Quilt& quilt, const quilt::Block& block) {
     out["missing"] = sizeOf(plan.lacking);
     out["drawnIn"] = {{"share", drawn.share}, {"blocks", drawn.blocks}};
     out["oversize"] = plan::oversizeFor(quilt, block).mm();
+    addLines(out, quilt, block);
     return out;
 }
 

@@ -11,6 +11,7 @@
 #include "core/store/exchange.hpp"
 #include "core/store/quilt_file.hpp"
 #include "demo/towpath.hpp"
+#include "demo/ways.hpp"
 #include "intake/pages/pages.hpp"
 #include "output/dxf/dxf.hpp"
 #include "output/pages/pages.hpp"
@@ -158,6 +159,10 @@ Bytes demo(const Words& words) {
             return tl::unexpected(written.error());
     }
     if (auto saved = store::saveQuilt(words.out + "/towpath.upstairs", *quilt); !saved)
+        return tl::unexpected(saved.error());
+    const auto ways = demo::otherWays(from);
+    if (!ways) return tl::unexpected(ways.error());
+    if (auto saved = store::saveQuilt(words.out + "/other-ways.upstairs", *ways); !saved)
         return tl::unexpected(saved.error());
     return std::string();
 }

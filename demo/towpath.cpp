@@ -16,6 +16,7 @@
 #include "core/store/file.hpp"
 #include "core/store/time.hpp"
 #include "demo/samples.hpp"
+#include "demo/starting.hpp"
 #include "intake/svg/svg.hpp"
 
 #include <algorithm>
@@ -27,32 +28,6 @@ namespace {
 using quilt::Length;
 using quilt::Quilt;
 using quilt::Step;
-
-Quilt startingQuilt() {
-    Quilt quilt = quilt::emptyQuilt("Towpath");
-    quilt::Web feather{};
-    feather.id = WebId{quilt.nextId++};
-    feather.name = "Feather web, two papers";
-    feather.papers = 2;
-    feather.width = Length::ofInches(9, 1);
-    feather.stock = quilt::Packet{10, Length::ofInches(12, 1)};
-    feather.first = {2, false, "cotton"};
-    feather.final = {8, true, "cotton"};
-    quilt.webs.push_back(feather);
-    for (const auto& cloth : cloths())
-        quilt = *edit::addFabric(quilt, cloth.name, cloth.colour);
-    const auto fabrics = quilt.fabrics; // the quilt is another one after each edit
-    for (const auto& fabric : fabrics)
-        if (fabric.name == "oak" || fabric.name == "light oak")
-            quilt = *edit::setPrint(quilt, fabric.id, quilt::Print::striped, measure::Angle::ofDegrees(5));
-    return quilt;
-}
-
-FabricId fabricNamed(const Quilt& quilt, const std::string& name) {
-    const auto it = std::find_if(quilt.fabrics.begin(), quilt.fabrics.end(),
-                                 [&](const auto& f) { return f.name == name; });
-    return it == quilt.fabrics.end() ? FabricId{} : it->id;
-}
 
 /// Oak is printed with grain: it runs along each plank, beam and barrel.
 Quilt withGrain(Quilt quilt, BlockId id) {
@@ -199,16 +174,10 @@ Result<Quilt> halfCounted(const Quilt& quilt, BlockId id) {
 
 Result<Quilt> withSample(const Quilt& quilt, const std::string& folder, const Sample& sample) {
     const std::int64_t evening = *store::readTime(std::string(sample.day) + "T19:00:00Z");
-    const auto text = store::readFile(folder + "/" + sample.file);
-    if (!text) return tl::unexpected(text.error());
-    const auto drawing = intake::readSvg(*text, sample.file);
-    if (!drawing) return tl::unexpected(drawing.error());
-    auto out = edit::addBlock(quilt, sample.name, Length::ofInches(9, 1), Length::ofInches(9, 1));
+    auto out = withDrawing(quilt, folder, sample.file, sample.name, sample.background, evening);
     if (!out) return out;
     const BlockId id = out->blocks.back().id;
-    out = edit::addDrawing(*out, id, *drawing, {}, evening);
     if (out) out = withGrain(std::move(*out), id);
-    if (out) out = edit::setBackground(*out, id, fabricNamed(*out, sample.background));
     if (out && sample.name == std::string("Windlass")) out = onSewnGround(*out, id);
     if (out) out = prepared(std::move(*out), id);
     if (!out || sample.upTo == Step::toTrace) return out;

@@ -2,6 +2,7 @@
 #include "drawn/placed_block.hpp"
 
 #include "core/quilt/labels.hpp"
+#include "drawn/lines.hpp"
 
 namespace up::drawn {
 namespace {
@@ -115,6 +116,7 @@ std::vector<sheet::Layer> placedBlock(const BlockDrawing& drawing, For whom) {
     } else {
         out.push_back(clothPieces(drawing, whom));
     }
+    if (!drawing.block.lines.empty()) out.push_back(lines(drawing.quilt, drawing.block, whom));
     out.push_back(edges(drawing.block, whom));
     return out;
 }

@@ -123,6 +123,10 @@ constexpr std::array<Plural, valuesOf<Kind>> patterns{{
         "frame."),
     N2_("Stitching draws such blocks in by {2}: cut the background of {0} {1} larger.",
         "Stitching draws such blocks in by {2}: cut the background of {0} {1} larger."),
+    N2_("Lines reach {1} over the finished edge of {0}: the seam will hide it. Move them in.",
+        "Lines reach {1} over the finished edge of {0}: the seam will hide it. Move them in."),
+    N2_("Lines of {0} are traced with a pen that goes with heat, and the iron is still to come.",
+        "Lines of {0} are traced with a pen that goes with heat, and the iron is still to come."),
     N2_("Block {0} has no pieces yet. Import a drawing.", "Block {0} has no pieces yet. Import a drawing."),
 }};
 
@@ -249,6 +253,8 @@ constexpr std::array<Plural, valuesOf<Fix>> fixes{{
     N2_("A narrower seam", "A narrower seam"),
     N2_("Frame it", "Frame it"),
     N2_("Cut it larger", "Cut it larger"),
+    N2_("Move them in", "Move them in"),
+    N2_("Trace them again", "Trace them again"),
     N2_("The nearest thread", "The nearest thread"),
     N2_("Leave it so", "Leave all {0} so"),
 }};

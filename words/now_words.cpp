@@ -3,6 +3,7 @@
 
 #include "core/base/text.hpp"
 #include "words/finish_words.hpp"
+#include "words/line_words.hpp"
 #include "words/lay_words.hpp"
 #include "words/sentences.hpp"
 #include "words/stitch_words.hpp"
@@ -58,6 +59,8 @@ public:
         case What::findPresses: return {tr("Finding where the iron goes…"), "", tr("One moment"), ""};
         case What::press: return press(*m_now.press);
         case What::stitch: return stitch();
+        case What::drawLines: return drawLines();
+        case What::sewLine: return sewLine();
         case What::trim: return trim();
         case What::sewStrip: return sewStrip();
         case What::goOn:
@@ -172,6 +175,30 @@ private:
         if (!lack.empty()) because = said(N_("It is {0}: Sizes says what makes up for it."), {lack});
         return {said(N_("Trim the block to {0}."), {to}), because, tr("Trimmed"),
                 cautionWords(m_now.caution)};
+    }
+
+    [[nodiscard]] NowWords drawLines() const {
+        const auto& line = *m_now.line;
+        std::string names;
+        for (const auto id : line.draw)
+            names += (names.empty() ? "" : ", ") + the(m_block.lines, id).name;
+        return {said(N_("Trace onto the block: {0}."), {names}),
+                std::string(tr("As seen, not reversed: the placement sheet beneath it on a light box.")) + " " +
+                    linePenWords(line.pen),
+                tr("Traced"), ""};
+    }
+
+    [[nodiscard]] NowWords sewLine() const {
+        const auto& now = *m_now.line;
+        const auto& line = the(m_block.lines, now.part.line);
+        auto because = now.newNeedle ? threadingWords(m_quilt, now)
+                                     : std::string(tr("With what is in the needle still."));
+        if (now.newNeedle && !now.others.empty())
+            because += " " + said(N2_("It does for {0} line more.", "It does for {0} lines more."),
+                                  now.others.size());
+        because += " " + said(N2_("{0} length of floss to go.", "{0} lengths of floss to go."), now.left);
+        return {said(N_("Stitch {0}: {1}."), {partName(m_block, now.part), lineHowWords(m_quilt, line)}),
+                because, tr("Stitched"), cautionWords(m_now.caution)};
     }
 
     [[nodiscard]] NowWords sewStrip() const {

@@ -51,6 +51,11 @@ const char* pattern(Code code) {
             "cloth into the stash (Ctrl+Shift+K).");
     case Code::noSuchCloth: return N_("The cloth {0} is not in the stash any more. Choose another.");
     case Code::noSuchSupply: return N_("{0} is not in the stash any more. Choose something else.");
+    case Code::noSuchLine: return N_("Line {0} is not on this block any more. Choose another.");
+    case Code::lineIsSewn:
+        return N_("{0} is stitched already. Unpick it, or undo its stitching, before it is changed.");
+    case Code::noSuchLetter:
+        return N_("The single-line hand has no letter “{0}”. Leave it out, or choose a font that has it.");
     case Code::noSuchOffCut: return N_("Off-cut {0} is not in the stash any more. Choose another.");
     case Code::noSuchFabric: return N_("Fabric {0} is not in this quilt any more. Choose another.");
     case Code::nothingToDo:
@@ -258,6 +263,8 @@ std::string logWords(quilt::Event event) {
     case Event::imported: return tr("imported");
     case Event::resized: return tr("resized");
     case Event::trimmed: return tr("trimmed");
+    case Event::lineDrawn: return tr("a line drawn on");
+    case Event::lineSewn: return tr("a line stitched");
     case Event::stripSewn: return tr("a strip sewn on");
     case Event::layout: return tr("laid out on web");
     case Event::putAway: return tr("what was left of the web put away");

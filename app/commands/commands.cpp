@@ -20,9 +20,9 @@ using quilt::Step;
 
 Commands::Commands(Session& session, LayoutJob& layout, Asker& asker, ImportCommands& imports,
                    TraceCommands& tracing, ClothCommands& cloths, PressCommands& presses,
-                   SewingCommands& sewing, FinishCommands& finishing, QObject* parent)
+                   SewingCommands& sewing, FinishCommands& finishing, LineCommands& lines, QObject* parent)
     : QObject(parent), m_session(session), m_layout(layout), m_asker(asker), m_imports(imports),
-      m_tracing(tracing), m_cloths(cloths), m_presses(presses), m_sewing(sewing), m_finishing(finishing) {}
+      m_tracing(tracing), m_cloths(cloths), m_presses(presses), m_sewing(sewing), m_finishing(finishing), m_lines(lines) {}
 
 namespace {
 
@@ -58,6 +58,8 @@ void Commands::doNow() {
     case plan::What::findWays: return;
     case plan::What::layOnCloth: return m_cloths.layOnCloth();
     case plan::What::putAway: return m_tracing.putAway();
+    case plan::What::drawLines: return m_lines.drawn();
+    case plan::What::sewLine: return m_lines.sewn();
     case plan::What::trim: return m_finishing.trimmed();
     case plan::What::sewStrip: return m_finishing.stripSewn();
     case plan::What::goOn: return m_session.goTo(viewOf(now.tread));
@@ -185,6 +187,7 @@ void Commands::removeBlock() {
 }
 
 void Commands::removePiece() {
+    if (m_session.line()) return m_lines.remove();
     if (const auto* piece = m_session.piece())
         m_session.apply(edit::removePiece(m_session.quilt(), m_session.blockId(), piece->id),
                         tr("remove piece"));

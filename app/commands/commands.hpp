@@ -4,6 +4,7 @@
 
 #include "app/commands/cloth_commands.hpp"
 #include "app/commands/finish_commands.hpp"
+#include "app/commands/line_commands.hpp"
 #include "app/commands/import_commands.hpp"
 #include "app/commands/press_commands.hpp"
 #include "app/commands/sewing_commands.hpp"
@@ -19,7 +20,7 @@ class Commands : public QObject {
 public:
     Commands(Session& session, LayoutJob& layout, Asker& asker, ImportCommands& imports,
              TraceCommands& tracing, ClothCommands& cloths, PressCommands& presses, SewingCommands& sewing,
-             FinishCommands& finishing, QObject* parent = nullptr);
+             FinishCommands& finishing, LineCommands& lines, QObject* parent = nullptr);
 
     /// Now's big button.
     void doNow();
@@ -53,6 +54,7 @@ private:
     PressCommands& m_presses;
     SewingCommands& m_sewing;
     FinishCommands& m_finishing;
+    LineCommands& m_lines;
 };
 
 } // namespace up::app

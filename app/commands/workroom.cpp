@@ -11,9 +11,9 @@ Workroom::Workroom(Surroundings around, Asker& asks)
       tracing(session, layout, asker), mending(session),
       stash(session, m_around.folder, m_around.autosaveDelay),
       cloths(session, mending, stash, asker, imports.reading()),
-      presses(session, stash, asker, imports.reading()), sewing(session, asker), finishing(session, asker),
+      presses(session, stash, asker, imports.reading()), sewing(session, asker), finishing(session, asker), lines(session, asker),
       shelf(session, stash, asker, {tracing, cloths, presses, imports.reading()}),
-      commands(session, layout, asker, imports, tracing, cloths, presses, sewing, finishing),
+      commands(session, layout, asker, imports, tracing, cloths, presses, sewing, finishing, lines),
       sheets(session, asker, m_around.folder), shapes(session, asker), stack(session, mending, asker),
       places(session, mending), autosave(session, m_around.folder, m_around.autosaveDelay),
       files(session, autosave, asker, m_around.folder) {
@@ -31,6 +31,10 @@ void Workroom::openSample() {
         sheets.useStandIns();
     else
         m_standIns = had;
+}
+
+void Workroom::openOtherSample() {
+    files.openCopy(m_around.otherSample);
 }
 
 void Workroom::openFiles(const QStringList& paths) {

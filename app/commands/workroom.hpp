@@ -25,6 +25,7 @@ namespace up::app {
 struct Surroundings {
     QString folder;                      ///< the user's data folder
     QString sample;                      ///< the sample quilt's file
+    QString otherSample{};               ///< the second sample's
     QString scannedPage{};               ///< the page on the sample scanner
     bool standIns = false;               ///< sample scanner, printer and cutter from the start
     std::function<std::int64_t()> clock; ///< seconds since 1970 UTC
@@ -56,6 +57,7 @@ public:
     PressCommands presses;
     SewingCommands sewing;
     FinishCommands finishing;
+    LineCommands lines;
     StashCommands shelf;
     Commands commands;
     SheetCommands sheets;
@@ -68,6 +70,7 @@ public:
     /// The file that remembers how the user likes it.
     [[nodiscard]] QString settings() const { return m_around.folder + "/settings.ini"; }
     [[nodiscard]] bool hasStandIns() const { return m_standIns; }
+    void openOtherSample();
     /// With it come the sample scanner, printer and cutter.
     void openSample();
     /// Quilts are opened, anything else is imported: what was dropped, or named when the program was started.

@@ -13,6 +13,7 @@
 #include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/join_dialog.hpp"
 #include "app/dialogs/light_box.hpp"
+#include "app/dialogs/line_dialog.hpp"
 #include "app/dialogs/machine_dialog.hpp"
 #include "app/dialogs/print_dialog.hpp"
 #include "app/dialogs/setting_dialog.hpp"
@@ -158,6 +159,11 @@ std::optional<StitchAnswer> DialogAsker::stitch(const StitchQuestion& question) 
 
 std::optional<FittingAnswer> DialogAsker::fitting(const FittingQuestion& question) {
     FittingDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<quilt::Line> DialogAsker::line(const LineQuestion& question) {
+    LineDialog dialog(question, m_parent);
     return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
 }
 

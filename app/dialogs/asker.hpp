@@ -10,6 +10,7 @@
 #include "app/questions/importing.hpp"
 #include "app/questions/ironing.hpp"
 #include "app/questions/lighting.hpp"
+#include "app/questions/lining.hpp"
 #include "app/questions/machining.hpp"
 #include "app/questions/printing.hpp"
 #include "app/questions/sewing.hpp"
@@ -80,6 +81,7 @@ public:
     virtual std::optional<IronAnswer> iron(const IronQuestion& question) = 0;
     virtual std::optional<StitchAnswer> stitch(const StitchQuestion& question) = 0;
     virtual std::optional<FittingAnswer> fitting(const FittingQuestion& question) = 0;
+    virtual std::optional<quilt::Line> line(const LineQuestion& question) = 0;
     virtual std::optional<SettingAnswer> setting(const SettingQuestion& question) = 0;
     virtual std::optional<ThreadId> threads(const ThreadsQuestion& question) = 0;
     virtual std::optional<ThreadAnswer> thread(const quilt::Thread& thread) = 0;
@@ -133,6 +135,7 @@ public:
     std::optional<IronAnswer> iron(const IronQuestion& question) override;
     std::optional<StitchAnswer> stitch(const StitchQuestion& question) override;
     std::optional<FittingAnswer> fitting(const FittingQuestion& question) override;
+    std::optional<quilt::Line> line(const LineQuestion& question) override;
     std::optional<SettingAnswer> setting(const SettingQuestion& question) override;
     std::optional<ThreadId> threads(const ThreadsQuestion& question) override;
     std::optional<ThreadAnswer> thread(const quilt::Thread& thread) override;

@@ -108,7 +108,8 @@ Result<void> ImportDialog::read() {
 }
 
 edit::ImportOptions ImportDialog::options() const {
-    return {m_reversed->isChecked(), chosenIn<edit::Fit>(*m_fit), m_free};
+    return {m_reversed->isChecked(), chosenIn<edit::Fit>(*m_fit), m_free,
+            m_loose->isVisibleTo(this) && m_loose->isChecked()};
 }
 
 ImportAnswer ImportDialog::answer() const {
@@ -166,6 +167,8 @@ void ImportDialog::present(const Result<quilt::Drawing>& drawing) {
                 : m_linesOver->isChecked() ? quilt::withLinesAsPieces(*drawing)
                                            : *drawing;
     m_linesOver->setVisible(drawing && !drawing->linesOver.empty());
+    m_loose->setVisible(std::any_of(m_drawing.loose.begin(), m_drawing.loose.end(),
+                                    [](const quilt::Loose& line) { return !line.dotted; }));
     m_roles.assign(m_drawing.shapes.size(), Role::piece);
     m_picture->show(m_drawing);
     QStringList notes;

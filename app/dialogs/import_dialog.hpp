@@ -67,7 +67,7 @@ private:
     static constexpr int allJoined = 0; ///< of m_page, where pages count from 1
     QComboBox* m_page;
     QSpinBox* m_dpi;
-    QCheckBox *m_borders, *m_reversed, *m_numbered, *m_linesOver;
+    QCheckBox *m_borders, *m_reversed, *m_numbered, *m_linesOver, *m_loose;
     QWidget* m_marginRow;
     QLineEdit* m_margin;
     measure::Length m_free = edit::usualMargin;

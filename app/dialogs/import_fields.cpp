@@ -51,6 +51,8 @@ void ImportDialog::buildReading(QVBoxLayout& column) {
     m_linesOver =
         named(new QCheckBox(tr("Lines over colours are pieces of their own"), this), "import.linesOver");
     column.addWidget(m_linesOver);
+    m_loose = named(new QCheckBox(tr("Open lines are stitched on by hand"), this), "import.loose");
+    column.addWidget(m_loose);
     connect(m_linesOver, &QCheckBox::toggled, this, [this] { present(m_read); });
     connect(m_page, &QComboBox::activated, this, [this] {
         m_settings.joined.reset();

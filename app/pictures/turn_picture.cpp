@@ -5,6 +5,7 @@
 #include "app/look/look.hpp"
 #include "app/look/text.hpp"
 #include "core/sheet/sheet.hpp"
+#include "words/sentences.hpp"
 
 #include <QPainter>
 #include <algorithm>

@@ -129,6 +129,11 @@ const plan::FinishPlan& Derived::finishing() {
     return *m_finishing;
 }
 
+const plan::LinesPlan& Derived::lines() {
+    if (!m_lines) m_lines = m_block ? plan::planLines(*m_block) : plan::LinesPlan();
+    return *m_lines;
+}
+
 const plan::CutPlan& Derived::cutting() {
     if (!m_cutting)
         m_cutting = m_block ? plan::planCutting(*m_quilt, *m_block, trace(),

@@ -7,6 +7,7 @@
 #include "core/plan/block/judge_plan.hpp"
 #include "core/plan/bond/bond_plan.hpp"
 #include "core/plan/finish/finish_plan.hpp"
+#include "core/plan/finish/line_plan.hpp"
 #include "core/plan/lay/dry_lay.hpp"
 #include "core/plan/stitch/hints.hpp"
 #include "core/plan/trace/by_hand.hpp"
@@ -96,6 +97,8 @@ public:
     [[nodiscard]] const plan::CutPlan& cutting();
     /// What the block is trimmed to, and its strips.
     [[nodiscard]] const plan::FinishPlan& finishing();
+    /// Its lines, stitch by stitch.
+    [[nodiscard]] const plan::LinesPlan& lines();
     /// Where the iron goes, and where the needle goes (aside, by `PlanJob`).
     [[nodiscard]] Found<plan::PressPlan>& pressing() { return m_pressing; }
     [[nodiscard]] Found<plan::StitchPlan>& stitching() { return m_stitching; }
@@ -125,6 +128,7 @@ private:
     std::optional<plan::BondPlan> m_bonding;
     std::optional<plan::CutPlan> m_cutting, m_cuttingBefore;
     std::optional<plan::FinishPlan> m_finishing;
+    std::optional<plan::LinesPlan> m_lines;
     Found<plan::PressPlan> m_pressing;
     Found<plan::StitchPlan> m_stitching;
     Found<plan::StitchHints> m_stitchHints;

@@ -59,9 +59,22 @@ void Session::choosePiece(PieceId id) {
     const bool more = !m_pointed.where.isEmpty() || !m_pointed.spots.empty() || !m_also.empty();
     m_pointed = {};
     m_also.clear();
-    if (m_piece == id && !more) return;
-    m_piece = id;
+    const bool same = m_piece == id && !more && !m_line;
+    m_piece = id, m_line = {};
+    if (!same) emit changed(Change::place);
+}
+
+void Session::chooseLine(LineId id) {
+    if (m_line == id) return;
+    m_pointed = {};
+    m_also.clear();
+    m_piece = {}, m_line = id;
     emit changed(Change::place);
+}
+
+const quilt::Line* Session::line() const {
+    const auto* owner = block();
+    return owner ? find(owner->lines, m_line) : nullptr;
 }
 
 void Session::chooseAlso(PieceId id) {
@@ -78,6 +91,7 @@ void Session::chooseAlso(PieceId id) {
 
 void Session::choosePieces(std::vector<PieceId> pieces, PieceId last) {
     m_pointed = {};
+    m_line = {};
     m_piece = last ? last : pieces.empty() ? PieceId{} : pieces.back();
     m_also = std::move(pieces);
     std::erase(m_also, m_piece);
@@ -85,7 +99,7 @@ void Session::choosePieces(std::vector<PieceId> pieces, PieceId last) {
 }
 
 void Session::pointAt(PieceId piece, Pointed places) {
-    m_piece = piece;
+    m_piece = piece, m_line = {};
     m_also.clear();
     m_pointed = std::move(places);
     emit changed(Change::place);
@@ -157,7 +171,8 @@ plan::Now Session::next() {
                               m_view == View::fuse ? [this] { return m_derived.pressing().get(); }
                                                    : std::function<const plan::PressPlan*()>(),
                               [this]() -> const plan::CutPlan& { return m_derived.cutting(); },
-                              [this]() -> const plan::FinishPlan& { return m_derived.finishing(); }});
+                              [this]() -> const plan::FinishPlan& { return m_derived.finishing(); },
+                              [this]() -> const plan::LinesPlan& { return m_derived.lines(); }});
     return *m_next;
 }
 
@@ -220,7 +235,7 @@ void Session::load(quilt::Quilt quilt, store::QuiltPlace place, bool dirty) {
     if (dirty) m_history.markDirty();
     m_place = std::move(place);
     m_block = {};
-    m_piece = {};
+    m_piece = {}, m_line = {};
     m_also.clear();
     m_section.reset();
     m_layMode = LayMode::block;
@@ -297,6 +312,7 @@ void Session::settle() {
     if (!block()) m_block = quilt().blocks.empty() ? BlockId{} : quilt().blocks.front().id;
     const auto* owner = block();
     std::erase_if(m_also, [&](PieceId id) { return !owner || !find(owner->pieces, id); });
+    if (!line()) m_line = {};
     if (!piece()) m_piece = m_also.empty() ? PieceId{} : m_also.back();
     std::erase(m_also, m_piece);
     m_derived.reset(&quilt(), block());

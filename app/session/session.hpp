@@ -43,12 +43,15 @@ public:
     /// All that are chosen, bottom first.
     [[nodiscard]] std::vector<PieceId> chosen() const;
     [[nodiscard]] bool isChosen(PieceId piece) const;
+    /// The line that is chosen: then no piece is.
+    [[nodiscard]] const quilt::Line* line() const;
     [[nodiscard]] bool turnedOver() const { return m_turnedOver; }
     [[nodiscard]] bool showsTemplates() const { return m_templates; }
     void goTo(View view);
     void chooseBlock(BlockId block);
     /// It alone; none: nothing is chosen.
     void choosePiece(PieceId piece);
+    void chooseLine(LineId line);
     /// As well as those that are chosen, or no longer.
     void chooseAlso(PieceId piece);
     /// Those, `last` among them being the one that `piece` answers.
@@ -158,6 +161,7 @@ private:
     BlockId m_block;
     std::uint64_t m_state = 0;
     PieceId m_piece;
+    LineId m_line;
     std::vector<PieceId> m_also; ///< chosen besides that
     LayMode m_layMode = LayMode::block;
     std::size_t m_placementShown = 0;

@@ -123,6 +123,7 @@ std::string alikeSummary(const quilt::Block& block, const plan::Judgement& judge
 /// What each piece needs, top first; until it is known, where the piece lies.
 Rows needRows(const Look& look, const plan::Judgement* judged) {
     Rows rows{words::tr("What each piece needs"), {}};
+    addLineRows(rows.rows, look);
     for (std::size_t i = look.block.pieces.size(); i-- > 0;) {
         const auto& piece = look.block.pieces[i];
         Row row{quilt::calledOf(look.block, piece), "", piece.id};

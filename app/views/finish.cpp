@@ -4,8 +4,10 @@
 
 #include "app/look/look.hpp"
 #include "core/plan/work/progress.hpp"
+#include "drawn/lines.hpp"
 #include "drawn/strips.hpp"
 #include "words/finish_words.hpp"
+#include "words/line_words.hpp"
 #include "words/translated.hpp"
 
 #include <algorithm>
@@ -67,6 +69,33 @@ void addStripRows(std::vector<Row>& rows, const Look& look, const plan::FinishPl
                         {}});
 }
 
+/// Lines in the order in which they are stitched, by their floss.
+void addLines(std::vector<Row>& rows, const Look& look) {
+    const auto& plan = look.derived.lines();
+    const auto next = plan.next();
+    for (const auto& use : plan.floss) {
+        rows.push_back({words::flossName(look.quilt, use.thread), words::flossWords(look.quilt, use), {}});
+        rows.back().swatch = threadColour(look.quilt, use.thread);
+        for (const auto& needleful : use.plan.needlefuls)
+            for (const auto demand : needleful.demands) {
+                const auto at = use.parts[demand];
+                const auto& part = plan.parts[at];
+                const auto& line = the(look.block.lines, part.line);
+                Row row{words::partName(look.block, part), words::lineHowWords(look.quilt, line), line.id};
+                row.done = part.sewn;
+                row.next = look.next.what == plan::What::sewLine && next && next->part == at;
+                rows.push_back(std::move(row));
+            }
+    }
+}
+
+/// Stitch by stitch instead of whole lines.
+void showStitches(Panel& panel, const Look& look) {
+    for (auto& layer : panel.layers)
+        if (layer.name == "lines")
+            layer = drawn::handStitches(look.quilt, look.block, look.derived.lines());
+}
+
 void addAdvice(std::vector<Row>& rows, const Look& look, const plan::FinishPlan& plan) {
     const auto rescues = words::rescues(plan, look.quilt.units);
     for (const auto& rescue : rescues)
@@ -85,6 +114,7 @@ ViewParts finishParts(const Look& look) {
     const auto& plan = look.derived.finishing();
     auto panel = blockPanel(look, quilt::Step::stitched, false);
     panel.layers.pop_back(); // no numbers any more
+    showStitches(panel, look);
     if (look.block.trimmed)
         for (auto& layer : panel.layers)
             layer.clip = quilt::finishedBox(look.block);
@@ -102,6 +132,7 @@ ViewParts finishParts(const Look& look) {
     parts.scene.panels.push_back(std::move(panel));
     parts.rows.title = words::tr("Sizes");
     auto& rows = parts.rows.rows;
+    addLines(rows, look);
     rows.push_back(sizeRow(look, plan));
     addStripRows(rows, look, plan);
     rows.push_back({words::said(N_("Finished {0}"),

@@ -3,7 +3,9 @@
 
 #include "app/look/look.hpp"
 #include "core/sheet/figures.hpp"
+#include "drawn/lines.hpp"
 #include "words/lay_words.hpp"
+#include "words/line_words.hpp"
 #include "words/now_words.hpp"
 
 namespace up::app {
@@ -68,6 +70,14 @@ sheet::Layer flagLayer(const Look& look) {
     return layer;
 }
 
+void addLineRows(std::vector<Row>& rows, const Look& look) {
+    for (const auto& line : look.block.lines) {
+        Row row{words::said(N_("Line: {0}"), {line.name}), words::lineHowWords(look.quilt, line), line.id};
+        row.swatch = threadColour(look.quilt, line.thread);
+        rows.push_back(std::move(row));
+    }
+}
+
 Panel blockPanel(const Look& look, quilt::Step step, bool creases) {
     Panel panel;
     panel.side = Side::front;
@@ -77,6 +87,9 @@ Panel blockPanel(const Look& look, quilt::Step step, bool creases) {
     sheet::Layer over{"chosen", {}, {}, quilt::cutBox(look.block)};
     addChosen(over, look);
     addPointed(over, look);
+    if (const auto* line = find(look.block.lines, look.line))
+        sheet::addHaloed(over.items, placed(*line), Pen{look::ink, 1.6}, Pen{look::brassBright, 0.9});
+    panel.layers.push_back(drawn::lineTargets(look.block));
     panel.layers.push_back(std::move(over));
     panel.layers.push_back(flagLayer(look));
     return panel;

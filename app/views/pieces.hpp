@@ -25,6 +25,9 @@ void addChosen(sheet::Layer& layer, const Look& look);
 /// Number flags of all pieces, where they show best.
 [[nodiscard]] sheet::Layer flagLayer(const Look& look);
 
+/// A row for each line of the block.
+void addLineRows(std::vector<Row>& rows, const Look& look);
+
 /// Pieces bottom first on the background: clear where `step` is done, pale where it is not yet.
 [[nodiscard]] Panel blockPanel(const Look& look, quilt::Step step, bool creases);
 

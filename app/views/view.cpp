@@ -63,7 +63,8 @@ ViewParts partsFor(Session& session) {
         parts = treadParts(view, {session.quilt(), *block, session.derived(), next,
                                   piece ? piece->id : PieceId{}, session.chosen(), session.showsTemplates(),
                                   session.pointed(), session.section(), session.layMode(),
-                                  session.placementShown(), session.showsHeat(), session.showsStitches()});
+                                  session.placementShown(), session.showsHeat(), session.showsStitches(),
+                                  session.line() ? session.line()->id : LineId{}});
     }
     if (session.turnedOver())
         for (auto& panel : parts.scene.panels)

@@ -21,6 +21,7 @@ struct Look {
     LayMode mode;
     std::size_t placementShown;
     bool heat, stitches;
+    LineId line; ///< that is chosen
 };
 
 struct Row {

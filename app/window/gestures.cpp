@@ -3,6 +3,7 @@
 
 #include "app/look/text.hpp"
 #include "core/edit/cloths.hpp"
+#include "core/edit/lines.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/edit/tracing.hpp"
 #include "core/plan/bond/by_hand.hpp"
@@ -78,6 +79,14 @@ void MovePieces::done() {
             move(by->x, by->y);
     }
     EditGesture::done();
+}
+
+MoveLine::MoveLine(Session& session, LineId line) : EditGesture(session, tr("move")), m_line(line) {}
+
+void MoveLine::moved(double right, double down) {
+    if (block())
+        apply(edit::moveLine(m_session.quilt(), m_block, m_line, measure::Length::ofMm(across(right)),
+                             measure::Length::ofMm(down)));
 }
 
 MoveOnWeb::MoveOnWeb(Session& session, PieceId piece, bool alone)

@@ -47,6 +47,16 @@ private:
     const bool m_snaps;
 };
 
+/// A line on the block.
+class MoveLine final : public EditGesture {
+public:
+    MoveLine(Session& session, LineId line);
+    void moved(double right, double down) override;
+
+private:
+    const LineId m_line;
+};
+
 /// A chunk, or one piece of it, on the web. What is passed on the way does not come along, even where it
 /// joins the chunk for a moment; when it is let go too close to something, it goes back to where it last had
 /// room.

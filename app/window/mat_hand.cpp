@@ -3,6 +3,7 @@
 
 #include "app/commands/stash_commands.hpp"
 #include "app/look/text.hpp"
+#include "core/edit/lines.hpp"
 #include "core/edit/saying.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/plan/lay/roll_call.hpp"
@@ -36,6 +37,8 @@ void MatHand::follow() {
 std::unique_ptr<Gesture> MatHand::gestureFor(const Grip& grip) {
     if (const auto* end = std::get_if<sheet::Handle>(&grip.tag))
         return std::make_unique<MoveSection>(m_session, *end);
+    if (const auto* line = m_session.line(); line && (grip.byKeys || sheet::lineOf(grip.tag) == line->id))
+        return std::make_unique<MoveLine>(m_session, line->id);
     if (m_session.view() == View::trace) {
         const auto piece =
             grip.byKeys ? m_session.piece() ? m_session.piece()->id : PieceId{} : sheet::pieceOf(grip.tag);
@@ -61,6 +64,7 @@ void MatHand::press(const sheet::Tag& tag, bool more) {
     if (std::holds_alternative<sheet::Handle>(tag) || std::holds_alternative<BlockId>(tag) ||
         m_session.view() == View::landing)
         return;
+    if (const auto line = sheet::lineOf(tag)) return m_session.chooseLine(line);
     const PieceId piece = sheet::pieceOf(tag);
     if (m_session.view() == View::lay && m_session.layMode() == LayMode::count && piece) return tick(piece);
     if (m_session.view() != View::lay || (!more && !m_session.isChosen(piece)))
@@ -97,6 +101,12 @@ void MatHand::frame(const shape::Box& box, bool more) {
 
 void MatHand::turn(double degrees) {
     m_mat.letGo();
+    if (const auto* line = m_session.line()) {
+        m_session.apply(edit::moveLine(m_session.quilt(), m_session.blockId(), line->id, {}, {},
+                                       measure::Angle::ofDegrees(degrees)),
+                        tr("turn"));
+        return;
+    }
     if (m_session.view() == View::trace) {
         const auto* piece = m_session.piece();
         if (!piece) return m_session.complain(tr("Choose a piece first: it is turned with its chunk."));

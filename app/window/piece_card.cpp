@@ -9,6 +9,7 @@
 #include "app/look/names.hpp"
 #include "app/look/wrap_label.hpp"
 #include "app/views/pieces.hpp"
+#include "words/line_words.hpp"
 #include "words/sentences.hpp"
 
 #include <QCheckBox>
@@ -114,6 +115,10 @@ void PieceCard::refresh() {
           static_cast<QWidget*>(m_step), static_cast<QWidget*>(m_up), static_cast<QWidget*>(m_down),
           static_cast<QWidget*>(m_ruined)})
         part->setVisible(piece != nullptr);
+    if (const auto* line = m_session.line()) {
+        m_title->setText(tr("Line “%1”: %2").arg(q(line->name), q(words::lineHowWords(m_session.quilt(), *line))));
+        return;
+    }
     if (!piece) {
         m_title->setText(m_session.block() && !m_session.block()->pieces.empty()
                              ? tr("Click a piece to change it.")

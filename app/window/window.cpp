@@ -159,6 +159,7 @@ QWidget* Window::buildRight() {
     connect(m_rows, &RowsPanel::chosen, this, [this](const sheet::Tag& tag) {
         if (const auto* block = std::get_if<BlockId>(&tag)) m_session.chooseBlock(*block);
         if (const auto* piece = std::get_if<PieceId>(&tag)) m_session.choosePiece(*piece);
+        if (const auto line = sheet::lineOf(tag)) m_session.chooseLine(line);
         m_room.shelf.open(tag);
     });
     return scroll;

@@ -23,6 +23,7 @@ using ClothId = Id<struct ClothTag>;
 using OffCutId = Id<struct OffCutTag>;
 using IronId = Id<struct IronTag>;
 using SupplyId = Id<struct SupplyTag>;
+using LineId = Id<struct LineTag>;
 using WantId = Id<struct WantTag>;
 
 } // namespace up

@@ -62,6 +62,8 @@ enum class Kind : std::uint8_t {
     needleWorn,    ///< {block, hours}
     comesOutShort, ///< measured, and nothing makes up for it: {block, too narrow by, too low by}
     groundSmall, ///< it would be drawn in too far: {block, how much larger it should be cut, share that others lost}
+    linesOverEdge, ///< lines reach into the seam allowance: {block, how far}
+    linesUnderIron, ///< traced with a pen that goes with heat, and the iron is still to come: {block}
     noPieces ///< {block}
 };
 constexpr auto keysOf(Kind) {
@@ -75,7 +77,7 @@ constexpr auto keysOf(Kind) {
          "hiddenWholly",   "marksLost",      "stiff",           "stitchedTooEarly",
          "begunBefore",    "noThread",       "noStabiliser",    "bobbinEnds",
          "openStretch",    "needleWorn",     "comesOutShort",   "groundSmall",
-         "noPieces"});
+         "linesOverEdge",  "linesUnderIron", "noPieces"});
 }
 [[nodiscard]] constexpr Severity severityOf(Kind kind) {
     return kind <= Kind::othersLaidOut ? Severity::blocked : Severity::doubtful;
@@ -112,6 +114,8 @@ enum class Fix : std::uint8_t {
     narrowSeam,    ///< the block is sewn to its strips with a narrower seam
     frameIt,       ///< it gets strips all round first
     cutLarger,     ///< its background is cut larger
+    moveLinesIn,   ///< lines that reach over the edge are moved
+    traceAgain,    ///< with a pen that washes out
     matchThread,   ///< the thread of the quilt that is nearest to its cloth
     leaveSo        ///< it was looked at and may be; every doubtful finding has it last
 };
@@ -121,8 +125,8 @@ constexpr auto keysOf(Fix) {
          "nudgeUpper", "tuck",        "untie",        "line",         "cutAway",       "windows",
          "carryOn",    "noUnit",      "leaveOut",     "bringUp",      "anyWay",        "nearFabric",
          "turnPiece",  "part",        "shoppingList", "drawnThrough", "layStabiliser", "stitchMarks",
-         "windBobbin", "newNeedle",   "narrowSeam",   "frameIt",      "cutLarger",     "matchThread",
-         "leaveSo"});
+         "windBobbin", "newNeedle",   "narrowSeam",   "frameIt",      "cutLarger",     "moveLinesIn",
+         "traceAgain", "matchThread", "leaveSo"});
 }
 
 /// A length that is told apart from others by less than a sixteenth: said to 1/32 in.

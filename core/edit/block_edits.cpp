@@ -119,6 +119,7 @@ Edited resizeBlock(const Quilt& quilt, BlockId id, Length width, Length height, 
             piece.place.right = scaled(piece.place.right, by);
             piece.place.down = scaled(piece.place.down, by);
         }
+        remapLines(block, map);
         block.width = width;
         block.height = height;
         beginAllAgain(block);
@@ -129,6 +130,7 @@ Edited setGivenReversed(const Quilt& quilt, BlockId id, bool reversed) {
     return changeBlock(quilt, id, [&](Quilt&, Block& block) {
         if (block.givenReversed == reversed) return;
         block.givenReversed = reversed;
+        remapLines(block, Transform::mirrorAcross(block.width.mm() / 2));
         for (auto& piece : block.pieces) {
             remap(piece, Transform::mirrorAcross(block.width.mm() / 2));
             piece.place.right = -piece.place.right;

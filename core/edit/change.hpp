@@ -31,6 +31,10 @@ void beginAgain(quilt::Piece& piece);
 void keepOnCloth(quilt::Block& block, quilt::Step from);
 /// It is no longer as it was measured, trimmed and fitted.
 void notFinishedYet(quilt::Block& block);
+/// Lines on the piece go where it went.
+void carryLines(quilt::Block& block, const quilt::Piece& from, const quilt::Piece& to);
+/// Lines after the whole drawing was moved, scaled or mirrored; words are never reversed.
+void remapLines(quilt::Block& block, const shape::Transform& by);
 /// The template is another one: what was traced of it no longer fits.
 void beginAgain(quilt::Block& block, quilt::Piece& piece);
 

@@ -118,6 +118,23 @@ Piece pieceFrom(Quilt& quilt, const Block& block, const quilt::DrawnShape& drawn
     return piece;
 }
 
+/// Its open lines that are no dotted edge, as one.
+void addLoose(Quilt& quilt, Block& block, const quilt::Drawing& drawing, const Transform& map) {
+    std::vector<shape::Contour> strokes;
+    for (const auto& loose : drawing.loose) {
+        if (loose.dotted) continue;
+        strokes.push_back(transformed(loose.line, map));
+        strokes.back().closed = false;
+    }
+    if (strokes.empty()) return;
+    quilt::Line line;
+    line.id = LineId{quilt.nextId++};
+    line.name = "lines";
+    line.strokes = std::move(strokes);
+    if (!quilt.threads.empty()) line.thread = quilt.threads.front().id;
+    block.lines.push_back(std::move(line));
+}
+
 /// Further from the block than any cloth reaches: a tiny page was enlarged to the block.
 bool liesFarOff(const Piece& piece) {
     constexpr double far = 2e4; // mm
@@ -216,6 +233,7 @@ Edited addDrawing(const Quilt& quilt, BlockId id, const quilt::Drawing& drawing,
         const auto names = namesFor(drawing, out.fabrics, options.givenReversed, taken);
         for (std::size_t i = 0; i < names.size(); ++i)
             block.pieces[begun + i].name = names[i];
+        if (options.keepLines) addLoose(out, block, drawing, map);
         const auto before = block.pieces.size();
         std::erase_if(block.pieces, liesFarOff);
         const auto added = drawing.shapes.size() - (before - block.pieces.size());

@@ -90,6 +90,8 @@ Edited removePiece(const Quilt& quilt, BlockId blockId, PieceId id) {
                           [&](const auto& o) { return o.upper == piece.id || o.lower == piece.id; });
             std::erase_if(block.leftSo,
                           [&](const auto& l) { return l.piece == piece.id || l.other == piece.id; });
+            for (auto& line : block.lines)
+                if (line.on == piece.id) line.on = {};
             std::erase_if(block.pieces, [&](const Piece& p) { return p.id == piece.id; });
         }
     });

@@ -165,7 +165,10 @@ Edited changePlaces(const Quilt& quilt, BlockId id, const std::vector<PieceId>& 
         const std::set<PieceId> named(pieces.begin(), pieces.end());
         for (auto& piece : block.pieces) {
             const bool follows = piece.liningOf && named.contains(piece.liningOf);
-            if (follows || named.contains(piece.id)) change(piece, follows ? piece.liningOf : piece.id);
+            if (!follows && !named.contains(piece.id)) continue;
+            const auto before = piece;
+            change(piece, follows ? piece.liningOf : piece.id);
+            carryLines(block, before, piece);
         }
     });
 }

@@ -180,6 +180,29 @@ constexpr auto fieldsOf(Of<Piece>) {
                       unlessUsual("stretches", &T::stretches)};
 }
 
+constexpr auto fieldsOf(Of<Written>) {
+    using T = Written;
+    return std::tuple{always("text", &T::text), unlessUsual("family", &T::family),
+                      always("height", &T::height).within(1, 1000),
+                      unlessUsual("bend", &T::bend).within(-360, 360)};
+}
+constexpr auto fieldsOf(Of<Line>) {
+    using T = Line;
+    return std::tuple{ownId(&T::id),
+                      always("name", &T::name),
+                      always("strokes", &T::strokes),
+                      unlessUsual("written", &T::written),
+                      unlessUsual("on", &T::on),
+                      unlessUsual("place", &T::place),
+                      always("stitch", &T::stitch),
+                      unlessUsual("length", &T::length).within(0.5, 25.4),
+                      unlessUsual("thread", &T::thread),
+                      unlessUsual("strands", &T::strands).within(1, strandsOfFloss),
+                      unlessUsual("pen", &T::pen),
+                      unlessUsual("drawn", &T::drawn),
+                      unlessUsual("sewn", &T::sewn).within(0, 10'000)};
+}
+
 constexpr auto fieldsOf(Of<Traced>) {
     using T = Traced;
     return std::tuple{always("piece", &T::piece).from(1),
@@ -314,7 +337,8 @@ constexpr auto fieldsOf(Of<Block>) {
                       unlessUsual("jump", &T::jump).within(0, 1000),
                       unlessUsual("beneath", &T::beneath),
                       unlessUsual("battingHolds", &T::battingHolds).within(10, 1000),
-                      unlessUsual("fitting", &T::fitting)};
+                      unlessUsual("fitting", &T::fitting),
+                      unlessUsual("lines", &T::lines)};
 }
 
 constexpr auto fieldsOf(Of<LogEntry>) {

@@ -12,6 +12,7 @@
 #include "core/quilt/fitting.hpp"
 #include "core/quilt/ground.hpp"
 #include "core/quilt/ironing.hpp"
+#include "core/quilt/line.hpp"
 #include "core/quilt/reading.hpp"
 #include "core/quilt/recipe.hpp"
 #include "core/quilt/shared_list.hpp"
@@ -29,8 +30,6 @@
 
 namespace up::quilt {
 
-using measure::Angle;
-using measure::Length;
 using up::Colour;
 /// Keys of a file that this version does not know, as JSON text; written back as they were. Empty = none.
 using Extra = std::string;
@@ -127,13 +126,6 @@ struct OffCut {
     Extra extra;
     std::string key{}; ///< as of a Thread
     bool operator==(const OffCut&) const;
-};
-
-/// Where a piece lies, relative to where the drawing has it: turned about its own middle, then moved.
-struct Placement {
-    Length right, down;
-    Angle turn;
-    bool operator==(const Placement&) const = default;
 };
 
 /// What is done about something darker that shows through a piece.
@@ -285,6 +277,7 @@ struct Block {
     Length battingHolds =
         Length::ofInches(4, 1); ///< so wide a stretch may be without a stitch, if batting is beneath
     Fitting fitting{};
+    std::vector<Line> lines{}; ///< over all pieces
     bool operator==(const Block&) const;
 };
 
@@ -304,6 +297,8 @@ enum class Event : std::uint8_t {
     imported,
     resized,
     trimmed,
+    lineDrawn, ///< its name is in the note, as of the next
+    lineSewn,
     stripSewn,
     layout,
     putAway, ///< what was left of the web went back into the stash
@@ -312,7 +307,7 @@ enum class Event : std::uint8_t {
 constexpr auto keysOf(Event) {
     return std::to_array<std::string_view>({"toTrace", "traced", "roughCut", "bonded", "marked", "cleanCut",
                                             "laid", "fused", "tested", "stitched", "ruined", "imported",
-                                            "resized", "trimmed", "stripSewn", "layout", "putAway", "note"});
+                                            "resized", "trimmed", "lineDrawn", "lineSewn", "stripSewn", "layout", "putAway", "note"});
 }
 /// The steps come first among the events, in their order.
 [[nodiscard]] constexpr Event eventOf(Step step) {

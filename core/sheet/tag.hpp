@@ -13,7 +13,7 @@ enum class Handle : std::uint8_t { sectionFrom, sectionTo };
 
 /// Empty: nothing to click.
 using Tag = std::variant<std::monostate, PieceId, BlockId, OffCutId, ClothId, WebId, ThreadId, IronId,
-                         SupplyId, WantId, FabricId, Handle>;
+                         SupplyId, WantId, FabricId, LineId, Handle>;
 
 [[nodiscard]] inline bool isSet(const Tag& tag) {
     return tag.index() != 0;
@@ -22,6 +22,12 @@ using Tag = std::variant<std::monostate, PieceId, BlockId, OffCutId, ClothId, We
 [[nodiscard]] inline PieceId pieceOf(const Tag& tag) {
     const auto* piece = std::get_if<PieceId>(&tag);
     return piece ? *piece : PieceId{};
+}
+
+/// The line; none when it stands for something else.
+[[nodiscard]] inline LineId lineOf(const Tag& tag) {
+    const auto* line = std::get_if<LineId>(&tag);
+    return line ? *line : LineId{};
 }
 
 } // namespace up::sheet

@@ -57,6 +57,11 @@ void settle(Quilt& quilt) {
             if (!find(quilt.threads, piece.thread)) piece.thread = {};
             if (!find(block.pieces, piece.liningOf)) piece.liningOf = {};
         }
+        expectDifferentIds(block.lines, "lines of block " + block.name, highest);
+        for (auto& line : block.lines) {
+            if (!find(quilt.threads, line.thread)) line.thread = {};
+            if (!find(block.pieces, line.on)) line.on = {};
+        }
         std::erase_if(block.over, [&](const Over& o) {
             return !find(block.pieces, o.upper) || !find(block.pieces, o.lower);
         });

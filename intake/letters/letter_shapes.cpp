@@ -26,15 +26,6 @@ Box boxOf(const std::vector<Outline>& outlines) {
     return box;
 }
 
-/// The em at which a capital is that high.
-double emFor(const Typeface& typeface, double height) {
-    Box box;
-    for (const auto& letter : lettering("H", typeface, asked).letters)
-        for (const auto& contour : letter.contours)
-            box.take(boundsOf(contour));
-    return box.isEmpty() ? height : asked * height / box.height();
-}
-
 /// The parts of a text, largest first, where it is written.
 std::vector<Outline> partsOf(const Lettering& written) {
     std::vector<shape::Contour> contours;
@@ -48,6 +39,14 @@ Typeface typefaceOf(const Recipe& recipe) {
 }
 
 } // namespace
+
+double emFor(const Typeface& typeface, double height) {
+    Box box;
+    for (const auto& letter : lettering("H", typeface, asked).letters)
+        for (const auto& contour : letter.contours)
+            box.take(boundsOf(contour));
+    return box.isEmpty() ? height : asked * height / box.height();
+}
 
 std::vector<LetterShape> letterShapes(const std::string& text, const Typeface& typeface, double height,
                                       bool together, Point middle) {

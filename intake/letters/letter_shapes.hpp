@@ -19,6 +19,9 @@ struct LetterShape {
 [[nodiscard]] std::vector<LetterShape> letterShapes(const std::string& text, const Typeface& typeface,
                                                     double height, bool together, shape::Point middle);
 
+/// The em at which a capital H is `height` mm high.
+[[nodiscard]] double emFor(const Typeface& typeface, double height);
+
 /// The outline of a letter's recipe where it puts it; of any other recipe what pattern::outlineOf says.
 /// Errors: as that; Code::noSuchShape when the font has no such letter.
 [[nodiscard]] Result<shape::Outline> recipeOutline(const quilt::Recipe& recipe);

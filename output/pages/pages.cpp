@@ -39,6 +39,8 @@ Content placementContent(const Quilt& quilt, const Block& block) {
                     words::tr("Front, as seen: not reversed. Lay it under or beside the background."),
                     words::tr("Outer line: raw edge. Inner line: finished edge. Dashed outlines are hidden "
                               "under other pieces.")};
+    if (!block.lines.empty())
+        content.advice += std::string(" ") + words::tr("Thick lines are stitched by hand: trace them once all is fused.");
     const auto ground = plan::planGround(block);
     for (auto& layer : drawn::placedBlock({quilt, block, ground, &plan, {}, true}, drawn::For::paper))
         std::move(layer.items.begin(), layer.items.end(), std::back_inserter(content.items));

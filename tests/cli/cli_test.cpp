@@ -348,6 +348,29 @@ TEST(Finish, EveryStripListSumsToTheQuiltsSize) {
     EXPECT_EQ(say({"finish", "nowhere.upstairs"}).code, 1);
 }
 
+/// Every length of floss goes into one needle, and no cut gives more strands than floss has.
+TEST(Finish, TellsHowLinesAreStitched) {
+    const auto plan = say({"finish", test::share("demo/other-ways.upstairs")}).json();
+    const auto& block = plan["blocks"][0];
+    ASSERT_EQ(block["lines"].size(), 3U);
+    std::size_t parts = 0, threaded = 0;
+    for (const auto& line : block["lines"])
+        parts += line["parts"].size();
+    for (const auto& floss : block["floss"]) {
+        std::vector<int> split(floss["cuts"].size(), 0);
+        for (const auto& needle : floss["needles"]) {
+            threaded += needle["parts"].size();
+            EXPECT_LE(needle["length"].get<double>(), 457) << "18 in";
+            for (const auto& from : needle["from"])
+                split.at(from["cut"].get<std::size_t>() - 1) += from["strands"].get<int>();
+        }
+        for (const int strands : split)
+            EXPECT_LE(strands, 6);
+    }
+    EXPECT_EQ(threaded, parts);
+    EXPECT_GT(parts, 4U);
+}
+
 /// Everything that Lay shows is there to be read too.
 TEST(Order, TellsHowTheBlockIsLaidAndCounted) {
     const auto order = say({"order", sample(), "--block", "Heron"}).json();

@@ -13,8 +13,10 @@ source, sample, cli = sys.argv[1:4]
 schema = json.load(open(os.path.join(source, "docs/formats/quilt.schema.json"), encoding="utf-8"))
 jsonschema.Draft202012Validator.check_schema(schema)
 validator = jsonschema.Draft202012Validator(schema)
-validator.validate(json.load(open(sample, encoding="utf-8")))
-files = 1
+samples = [sample, os.path.join(os.path.dirname(sample), "other-ways.upstairs")]
+for one in samples:
+    validator.validate(json.load(open(one, encoding="utf-8")))
+files = len(samples)
 for version in sorted(glob.glob(os.path.join(source, "tests/formats/v*"))):
     old = json.load(open(os.path.join(version, "quilt.schema.json"), encoding="utf-8"))
     for name in sorted(glob.glob(os.path.join(version, "*.upstairs"))):
@@ -29,13 +31,14 @@ stash["threads"][0]["colour"] = "red"
 if stashes.is_valid(stash):
     sys.exit("the stash's schema lets a colour pass that is none")
 files += 1
-finishing = json.loads(subprocess.run([cli, "finish", sample], check=True, capture_output=True).stdout)
+finishing = [json.loads(subprocess.run([cli, "finish", one], check=True, capture_output=True).stdout) for one in samples]
 schema = json.load(open(os.path.join(source, "docs/formats/finishing.schema.json"), encoding="utf-8"))
 jsonschema.Draft202012Validator.check_schema(schema)
 finishes = jsonschema.Draft202012Validator(schema)
-finishes.validate(finishing)
-finishing["blocks"][0]["trimTo"] = [1]
-if finishes.is_valid(finishing):
+for one in finishing:
+    finishes.validate(one)
+finishing[0]["blocks"][0]["trimTo"] = [1]
+if finishes.is_valid(finishing[0]):
     sys.exit("the schema of finishing lets a size of one side pass")
 files += 1
 bad = json.load(open(sample, encoding="utf-8"))

@@ -120,6 +120,7 @@ void WindowTest::openWindow() {
     around.folder = QString::fromStdString(m_dir.path());
     around.scannedPage = QString::fromStdString(dataFolder() + "/demo/scanned-page.jpg");
     around.sample = QString::fromStdString(dataFolder() + "/demo/towpath.upstairs");
+    around.otherSample = QString::fromStdString(dataFolder() + "/demo/other-ways.upstairs");
     around.standIns = m_standIns;
     around.clock = [this] { return m_time += 60; };
     around.autosaveDelay = 20;

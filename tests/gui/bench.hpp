@@ -70,6 +70,11 @@ public:
         asked << "fitting";
         return fittingAnswer ? fittingAnswer(question) : std::nullopt;
     }
+    std::function<std::optional<quilt::Line>(const app::LineQuestion&)> lineAnswer; ///< none: cancelled
+    std::optional<quilt::Line> line(const app::LineQuestion& question) override {
+        asked << "line";
+        return lineAnswer ? lineAnswer(question) : std::nullopt;
+    }
     std::function<std::optional<app::SettingAnswer>(const app::SettingQuestion&)>
         settingAnswer; ///< none: cancelled
     std::optional<app::SettingAnswer> setting(const app::SettingQuestion& question) override {

@@ -7,6 +7,7 @@
 #include "app/dialogs/edge_dialog.hpp"
 #include "app/dialogs/fabric_dialog.hpp"
 #include "app/dialogs/fitting_dialog.hpp"
+#include "app/dialogs/line_dialog.hpp"
 #include "app/dialogs/ground_dialog.hpp"
 #include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/iron_dialog.hpp"
@@ -28,6 +29,7 @@
 #include "app/dialogs/which_dialog.hpp"
 #include "app/look/text.hpp"
 #include "core/pattern/pattern.hpp"
+#include "intake/letters/written.hpp"
 #include "tests/gui/questions.hpp"
 #include "tests/support/files.hpp"
 #include "tests/support/shapes.hpp"
@@ -134,6 +136,8 @@ std::unique_ptr<app::Form> dialogNamed(const std::string& which, Names names) {
                               {{-30, -60}, {30, -60}, {30, 60}, {-30, 60}},
                               measure::System::inches});
     if (which == "fitting") return std::make_unique<app::FittingDialog>(app::FittingQuestion{quilt, block});
+    if (which == "line")
+        return std::make_unique<app::LineDialog>(app::LineQuestion{quilt, block, {}, {"Sans"}, intake::written});
     if (which == "setting") return std::make_unique<app::SettingDialog>(app::SettingQuestion{quilt});
     if (which == "stitch") {
         app::StitchQuestion question;

@@ -120,6 +120,8 @@ TEST(Fields, AllOfAFullQuiltComesBackFromItsFile) {
     expectNothingUsual(quilt.setting);
     expectNothingUsual(quilt.setting.borders[0]);
     expectNothingUsual(quilt.blocks[0].fitting);
+    expectNothingUsual(quilt.blocks[0].lines[0]);
+    expectNothingUsual(*quilt.blocks[0].lines[0].written);
     expectNothingUsual(*quilt.blocks[0].layout);
     expectNothingUsual(quilt.blocks[0].layout->traced[0]);
     expectNothingUsual(quilt.blocks[0].ground);
@@ -198,6 +200,8 @@ TEST(Fields, TheSchemaDescribesThemAll) {
     expectDescribed<Fitting>(schema, defs + "fitting");
     expectDescribed<Measured>(schema, defs + "fitting/properties/measured");
     expectDescribed<Sides>(schema, defs + "fitting/properties/sides");
+    expectDescribed<Line>(schema, defs + "line");
+    expectDescribed<Written>(schema, defs + "line/properties/written");
     expectDescribed<Over>(schema, defs + "block/properties/over/items");
     expectDescribed<LeftSo>(schema, defs + "block/properties/leftSo/items");
     expectDescribed<Layout>(schema, layout);

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Whether a block is as large as its place once it is stitched, or will be.
+// Whether a block is as large as its place once it is stitched, or will be, and what is stitched by hand lies in it.
 #include "core/plan/check/looking.hpp"
 #include "core/plan/finish/finish_plan.hpp"
 
@@ -41,11 +41,42 @@ void groundSmall(Looking& look) {
         .weight = (wanted - block.ground.oversize).mm();
 }
 
+/// How far it reaches over the finished edge, mm.
+double overEdge(const quilt::Block& block, const quilt::Line& line) {
+    const auto box = quilt::finishedBox(block);
+    double far = 0;
+    for (const auto& stroke : placed(line)) {
+        const auto own = boundsOf(stroke);
+        far = std::max({far, box.left - own.left, own.right - box.right, box.top - own.top,
+                        own.bottom - box.bottom});
+    }
+    return far;
+}
+
+void checkLines(Looking& look) {
+    constexpr double least = 0.5; // mm
+    const auto& block = look.block;
+    double far = 0;
+    bool goes = false;
+    for (const auto& line : block.lines) {
+        if (line.sewn > 0) continue;
+        far = std::max(far, overEdge(block, line));
+        goes = goes || (line.drawn && line.pen == quilt::LinePen::goesWithHeat);
+    }
+    if (far > least)
+        look.addOfBlock(Kind::linesOverEdge, {block.id, Length::ofMm(far)}, {Fix::moveLinesIn}).weight = far;
+    const bool ironToCome = std::any_of(block.pieces.begin(), block.pieces.end(), [](const auto& piece) {
+        return piece.work.step < quilt::Step::tested;
+    });
+    if (goes && ironToCome) look.addOfBlock(Kind::linesUnderIron, {block.id}, {Fix::traceAgain});
+}
+
 } // namespace
 
 void checkFit(Looking& look) {
     comesOutShort(look);
     groundSmall(look);
+    checkLines(look);
 }
 
 } // namespace up::plan

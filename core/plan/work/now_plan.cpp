@@ -202,9 +202,66 @@ Now stitching(const Block& block, const BlockPlan& plan, const Known& known) {
     return goOn(Tread::stitch, block);
 }
 
+/// All that go with one pen are traced at once.
+LineNow drawing(const Block& block, const LinesPlan& lines) {
+    LineNow now;
+    now.pen = the(block.lines, lines.toDraw.front()).pen;
+    for (const auto id : lines.toDraw)
+        if (the(block.lines, id).pen == now.pen) now.draw.push_back(id);
+    return now;
+}
+
+LineNow sewing(const LinesPlan& lines, const AtPart& at) {
+    const auto& use = lines.floss[at.floss];
+    LineNow now;
+    now.part = lines.parts[at.part], now.needleful = use.plan.needlefuls[at.needleful];
+    now.floss = use.thread, now.newNeedle = at.newNeedle;
+    for (const auto demand : now.needleful.demands)
+        if (use.parts[demand] != at.part) now.others.push_back(use.parts[demand]);
+    const auto isThreaded = [&](const hand::Needleful& needleful) {
+        return std::any_of(needleful.demands.begin(), needleful.demands.end(),
+                           [&](std::size_t demand) { return lines.parts[use.parts[demand]].sewn; });
+    };
+    for (const auto& split : now.needleful.from) {
+        const auto isCut = [&](const hand::Needleful& other) {
+            return isThreaded(other) &&
+                   std::any_of(other.from.begin(), other.from.end(),
+                               [&](const hand::Split& of) { return of.cut == split.cut; });
+        };
+        now.cuts.emplace_back(
+            quilt::Length::ofMm(use.plan.cuts[split.cut]),
+            std::none_of(use.plan.needlefuls.begin(), use.plan.needlefuls.end(), isCut));
+    }
+    for (const auto& other : lines.floss)
+        for (const auto& needleful : other.plan.needlefuls)
+            now.left += std::any_of(needleful.demands.begin(), needleful.demands.end(),
+                                    [&](std::size_t demand) { return !lines.parts[other.parts[demand]].sewn; })
+                            ? 1
+                            : 0;
+    return now;
+}
+
+/// Lines are traced, then stitched, one length of floss after the other; none is left: nothing.
+std::optional<Now> lining(const Block& block, const Known& known) {
+    if (block.trimmed || !known.lines || block.lines.empty()) return {};
+    const auto& lines = known.lines();
+    Now now = onTread(Tread::finish, block);
+    if (!lines.toDraw.empty()) {
+        now.what = What::drawLines;
+        now.line = drawing(block, lines);
+        return now;
+    }
+    const auto at = lines.next();
+    if (!at) return {};
+    now.what = What::sewLine, now.caution = Caution::needle;
+    now.line = sewing(lines, *at);
+    return now;
+}
+
 /// Trimmed; then, if it is time for them, its strips one after the other.
 Now finishing(const Block& block, const Known& known) {
     if (currentTread(block) != Tread::finish) return goOn(Tread::finish, block);
+    if (auto now = lining(block, known)) return *now;
     Now now = onTread(Tread::finish, block);
     const auto seams = quilt::seamAllowance * 2;
     now.finish = FinishNow{{block.width + seams, block.height + seams}, {}};

@@ -5,6 +5,7 @@
 #include "core/plan/bond/bond_plan.hpp"
 #include "core/plan/cut/cut_plan.hpp"
 #include "core/plan/finish/finish_plan.hpp"
+#include "core/plan/finish/line_plan.hpp"
 #include "core/plan/fuse/press_plan.hpp"
 #include "core/plan/lay/dry_lay.hpp"
 #include "core/plan/stitch/legs.hpp"
@@ -24,6 +25,8 @@ enum class What : std::uint8_t {
     findWays,    ///< the same of the needle
     putAway,
     layOnCloth, ///< there is cloth, and chunks wait that nobody has laid on it
+    drawLines,  ///< onto the cloth: `line` says which
+    sewLine,    ///< by hand: `line` says what
     trim,       ///< `finish` says to what
     sewStrip,   ///< on the block: `finish` says which
     goOn,
@@ -71,6 +74,19 @@ struct FinishNow {
     std::size_t number = 1, of = 1; ///< among its strips
 };
 
+/// Tracing lines, or stitching one with one length of floss.
+struct LineNow {
+    std::vector<LineId> draw;        ///< for What::drawLines, all with one pen
+    quilt::LinePen pen{};
+    LinePart part;                   ///< for What::sewLine, with what follows
+    hand::Needleful needleful;
+    std::vector<std::size_t> others; ///< parts in the same needleful, by LinesPlan::parts
+    ThreadId floss;
+    bool newNeedle = false;
+    std::vector<std::pair<quilt::Length, bool>> cuts; ///< of needleful.from: how long, and whether it is cut now
+    std::size_t left = 0; ///< lengths of floss that are to be threaded still, this among them
+};
+
 struct Now {
     What what = What::allDone;
     quilt::Tread tread = quilt::Tread::draw; ///< where the work is; for goOn: where to go
@@ -86,6 +102,7 @@ struct Now {
     std::optional<EdgeTest> test{};    ///< where, for testing one piece
     std::optional<CutNow> cut{};       ///< for clean cutting
     std::optional<FinishNow> finish{}; ///< for What::trim and sewStrip
+    std::optional<LineNow> line{};     ///< for What::drawLines and sewLine
     std::optional<Pen> pen{};          ///< for drawing marks
 };
 
@@ -100,6 +117,7 @@ struct Known {
     std::function<const PressPlan*()> pressing{};
     std::function<const CutPlan&()> cutting{};      ///< may be nobody too
     std::function<const FinishPlan&()> finishing{}; ///< as cutting
+    std::function<const LinesPlan&()> lines{};      ///< as cutting
 };
 
 /// The next thing on one tread.

@@ -1,0 +1,209 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/dialogs/line_dialog.hpp"
+
+#include "app/dialogs/choice.hpp"
+#include "app/dialogs/parts.hpp"
+#include "app/look/names.hpp"
+#include "app/look/text.hpp"
+#include "app/pictures/line_picture.hpp"
+#include "core/plan/finish/line_plan.hpp"
+#include "words/line_words.hpp"
+
+#include <QComboBox>
+#include <QFormLayout>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QSpinBox>
+#include <QVBoxLayout>
+
+namespace up::app {
+
+using quilt::LinePen;
+using quilt::LineStitch;
+
+LineDialog::LineDialog(LineQuestion question, QWidget* parent)
+    : Form(question.line ? tr("Change this line") : tr("Add a line"), parent),
+      m_question(std::move(question)), m_picture(named(new LinePicture(this), "line.picture")),
+      m_kind(named(new QComboBox(this), "line.kind")), m_family(named(new QComboBox(this), "line.family")),
+      m_stitch(named(new QComboBox(this), "line.stitch")),
+      m_thread(named(new QComboBox(this), "line.thread")), m_pen(named(new QComboBox(this), "line.pen")),
+      m_text(named(new QLineEdit(this), "line.text")), m_height(named(new QLineEdit(this), "line.height")),
+      m_name(named(new QLineEdit(this), "line.name")), m_length(named(new QLineEdit(this), "line.length")),
+      m_bend(named(new QSpinBox(this), "line.bend")), m_strands(named(new QSpinBox(this), "line.strands")),
+      m_clear(named(new QPushButton(tr("Draw it anew"), this), "line.clear")), m_about(new QLabel(this)) {
+    auto* row = new QHBoxLayout(this);
+    auto* side = new QWidget(this);
+    side->setFixedWidth(350);
+    auto* column = new QVBoxLayout(side);
+    column->setContentsMargins(0, 0, 0, 0);
+    m_form = new QFormLayout;
+    column->addLayout(m_form);
+    buildWords(*m_form);
+    buildStitches(*m_form);
+    m_about->setWordWrap(true);
+    m_about->setProperty("role", "quiet");
+    column->addWidget(m_about);
+    column->addStretch(1);
+    row->addWidget(side);
+    row->addWidget(m_picture, 1);
+    resize(900, 580);
+    start();
+    watch({m_kind, m_family, m_stitch, m_thread, m_pen, m_text, m_height, m_name, m_length, m_bend, m_strands});
+    connect(m_clear, &QPushButton::clicked, this, [this] {
+        m_drawn.clear();
+        changed();
+    });
+    connect(m_picture, &LinePicture::drawn, this, [this](const shape::Contour& stroke) {
+        m_drawn.push_back(stroke);
+        changed();
+    });
+    addFoot(*column, m_question.line ? tr("Change it") : tr("Add it"), "line.set");
+}
+
+void LineDialog::buildWords(QFormLayout& form) {
+    offer<bool>(*m_kind, {{true, tr("Words")}, {false, tr("Drawn with the mouse")}});
+    m_family->addItem(tr("Single lines: our own hand"), QString());
+    for (const auto& family : m_question.families)
+        m_family->addItem(family, family);
+    m_family->setMaximumWidth(220);
+    m_bend->setRange(-180, 180);
+    m_bend->setSingleStep(10);
+    m_bend->setSuffix(tr("°"));
+    m_clear->setAutoDefault(false);
+    form.addRow(tr("What it is"), m_kind);
+    form.addRow(tr("Text"), m_text);
+    form.addRow(tr("Letters"), m_family);
+    form.addRow(tr("A capital is high"), m_height);
+    form.addRow(tr("Bent into an arc"), m_bend);
+    form.addRow(QString(), m_clear);
+}
+
+void LineDialog::buildStitches(QFormLayout& form) {
+    for (const auto stitch : every<LineStitch>())
+        m_stitch->addItem(q(words::lineStitchName(stitch)), static_cast<int>(stitch));
+    for (const auto& thread : m_question.quilt.threads)
+        m_thread->addItem(swatchOf(thread.colour), q(thread.name), thread.id.value);
+    m_strands->setRange(1, quilt::strandsOfFloss);
+    offer<LinePen>(*m_pen, {{LinePen::washesOut, tr("that washes out")},
+                            {LinePen::goesWithHeat, tr("that goes with heat")}});
+    form.addRow(tr("Called"), m_name);
+    form.addRow(tr("Stitch"), m_stitch);
+    form.addRow(tr("Each as long as"), m_length);
+    form.addRow(tr("Floss"), m_thread);
+    form.addRow(tr("Strands of six"), m_strands);
+    form.addRow(tr("Traced with a pen"), m_pen);
+    m_name->setPlaceholderText(tr("as its words"));
+    m_length->setPlaceholderText(tr("as is usual"));
+}
+
+void LineDialog::start() {
+    const auto& block = the(m_question.quilt.blocks, m_question.block);
+    if (const auto* line = quilt::find(block.lines, m_question.line)) return fill(*line);
+    quilt::Line fresh;
+    fresh.written = quilt::Written{tr("Words").toStdString(), {}, quilt::Length::ofInches(1, 2), {}};
+    if (!m_question.quilt.threads.empty()) fresh.thread = m_question.quilt.threads.front().id;
+    fresh.place.right = quilt::Length::ofMm(block.width.mm() / 2);
+    fresh.place.down = quilt::Length::ofMm(block.height.mm() / 2);
+    fill(fresh);
+}
+
+void LineDialog::fill(const quilt::Line& line) {
+    m_answer = line;
+    const auto units = m_question.quilt.units;
+    choose(*m_kind, line.written.has_value());
+    const auto written = line.written.value_or(quilt::Written{});
+    m_text->setText(q(written.text));
+    m_height->setText(typed(written.height.mm(), units, 16));
+    m_family->setCurrentIndex(std::max(0, m_family->findData(q(written.family))));
+    m_bend->setValue(static_cast<int>(std::lround(written.bend.degrees())));
+    if (line.written ? line.name != written.text : !line.name.empty()) m_name->setText(q(line.name));
+    if (!line.written) m_drawn = placed(line);
+    choose(*m_stitch, line.stitch);
+    if (line.length) m_length->setText(typed(line.length->mm(), units, 32));
+    m_thread->setCurrentIndex(m_thread->findData(line.thread.value));
+    m_strands->setValue(line.strands);
+    choose(*m_pen, line.pen);
+    showKind();
+}
+
+void LineDialog::showKind() {
+    const bool isWords = chosenIn<bool>(*m_kind);
+    for (QWidget* field : {static_cast<QWidget*>(m_text), static_cast<QWidget*>(m_height),
+                           static_cast<QWidget*>(m_family), static_cast<QWidget*>(m_bend)})
+        m_form->setRowVisible(field, isWords);
+    m_form->setRowVisible(m_clear, !isWords);
+    m_picture->setDrawing(!isWords);
+}
+
+/// The words stay about where the line's middle is.
+Result<void> LineDialog::readWords() {
+    const auto height = measure::readLength(m_height->text().toStdString(), m_question.quilt.units);
+    if (!height) return tl::unexpected(height.error());
+    const auto least = quilt::Length::ofMm(2), most = quilt::Length::ofMm(300);
+    if (*height < least || *height > most) {
+        const auto say = [&](quilt::Length length) { return measure::say(length, m_question.quilt.units); };
+        return failure(Code::absurdSize, {tr("letter").toStdString(), say(*height), say(least), say(most)});
+    }
+    quilt::Written written{m_text->text().trimmed().toStdString(),
+                           m_family->currentData().toString().toStdString(), *height,
+                           measure::Angle::ofDegrees(m_bend->value())};
+    auto strokes = m_question.write(written);
+    if (!strokes) return tl::unexpected(strokes.error());
+    const auto middle = middleOf(m_answer);
+    m_answer.strokes = std::move(*strokes);
+    m_answer.written = std::move(written);
+    const auto off = middle - middleOf(m_answer);
+    m_answer.place.right = m_answer.place.right + quilt::Length::ofMm(off.x);
+    m_answer.place.down = m_answer.place.down + quilt::Length::ofMm(off.y);
+    return {};
+}
+
+Result<void> LineDialog::read() {
+    showKind();
+    const auto* name = m_name;
+    if (chosenIn<bool>(*m_kind)) {
+        if (auto ok = readWords(); !ok) return ok;
+        m_answer.name = name->text().trimmed().isEmpty() ? m_answer.written->text
+                                                         : name->text().trimmed().toStdString();
+    } else {
+        if (m_drawn.empty()) return failure(Code::emptyDrawing, {tr("the picture").toStdString()});
+        m_answer.written.reset();
+        m_answer.strokes = m_drawn, m_answer.place = {};
+        m_answer.name = name->text().trimmed().isEmpty() ? tr("Line").toStdString()
+                                                         : name->text().trimmed().toStdString();
+    }
+    m_answer.length.reset();
+    if (!m_length->text().trimmed().isEmpty()) {
+        const auto length = measure::readLength(m_length->text().toStdString(), m_question.quilt.units);
+        if (!length) return tl::unexpected(length.error());
+        const auto least = quilt::Length::ofMm(1), most = quilt::Length::ofMm(25.4);
+        if (*length < least || *length > most) {
+            const auto say = [&](quilt::Length of) { return measure::say(of, m_question.quilt.units); };
+            return failure(Code::absurdSize, {tr("stitch").toStdString(), say(*length), say(least), say(most)});
+        }
+        m_answer.length = *length;
+    }
+    m_answer.stitch = chosenIn<LineStitch>(*m_stitch);
+    m_answer.thread = ThreadId{m_thread->currentData().toUInt()};
+    m_answer.strands = m_strands->value();
+    m_answer.pen = chosenIn<LinePen>(*m_pen);
+    return {};
+}
+
+void LineDialog::follow(bool well) {
+    m_picture->show(m_question.quilt, m_question.block, well ? &m_answer : nullptr);
+    if (!well) return m_about->clear();
+    quilt::Block block{};
+    block.lines = {m_answer};
+    const auto plan = plan::planLines(block);
+    std::size_t stitches = 0;
+    for (const auto& part : plan.parts)
+        stitches += part.stitches.size();
+    m_about->setText(tr("%n stitches; floss: %1.", nullptr, static_cast<int>(stitches))
+                         .arg(q(words::flossWords(m_question.quilt, plan.floss.front()))) +
+                     "\n" + q(words::linePenWords(m_answer.pen)));
+}
+
+} // namespace up::app

@@ -1,0 +1,47 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A line on a block: its words, or how it was drawn; how it is stitched.
+#pragma once
+
+#include "app/dialogs/form.hpp"
+#include "app/questions/lining.hpp"
+
+class QComboBox;
+class QFormLayout;
+class QLabel;
+class QLineEdit;
+class QPushButton;
+class QSpinBox;
+
+namespace up::app {
+
+class LinePicture;
+
+class LineDialog : public Form {
+    Q_OBJECT
+public:
+    explicit LineDialog(LineQuestion question, QWidget* parent = nullptr);
+    [[nodiscard]] const quilt::Line& answer() const { return m_answer; }
+
+private:
+    void buildWords(QFormLayout& form);
+    void buildStitches(QFormLayout& form);
+    void start();
+    void fill(const quilt::Line& line);
+    void showKind();
+    [[nodiscard]] Result<void> readWords();
+    [[nodiscard]] Result<void> read() override;
+    void follow(bool well) override;
+
+    LineQuestion m_question;
+    quilt::Line m_answer;
+    std::vector<shape::Contour> m_drawn; ///< with the mouse, or as it came
+    LinePicture* m_picture;
+    QComboBox *m_kind, *m_family, *m_stitch, *m_thread, *m_pen;
+    QLineEdit *m_text, *m_height, *m_name, *m_length;
+    QSpinBox *m_bend, *m_strands;
+    QPushButton* m_clear;
+    QFormLayout* m_form = nullptr;
+    QLabel* m_about;
+};
+
+} // namespace up::app

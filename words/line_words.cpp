@@ -1,0 +1,91 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "words/line_words.hpp"
+
+#include "core/base/text.hpp"
+#include "words/lay_words.hpp"
+#include "words/translated.hpp"
+
+#include <cmath>
+#include <map>
+
+namespace up::words {
+
+using measure::Length;
+using quilt::LineStitch;
+
+std::string lineStitchName(LineStitch stitch) {
+    switch (stitch) {
+    case LineStitch::back: return tr("Back stitch");
+    case LineStitch::stem: return tr("Stem stitch");
+    case LineStitch::running: return tr("Running stitch");
+    }
+    return {};
+}
+
+std::string linePenWords(quilt::LinePen pen) {
+    return pen == quilt::LinePen::washesOut
+               ? tr("Use a pen that washes out. Wash it out before the iron comes near: heat can set it.")
+               : tr("Use a pen that goes with heat: do not press again before all is stitched.");
+}
+
+std::string lineHowWords(const quilt::Quilt& quilt, const quilt::Line& line) {
+    return said(N2_("{1}, {0} strand of {2}", "{1}, {0} strands of {2}"),
+                static_cast<std::size_t>(line.strands),
+                {lineStitchName(line.stitch), flossName(quilt, line.thread)});
+}
+
+std::string partName(const quilt::Block& block, const plan::LinePart& part) {
+    const auto* line = find(block.lines, part.line);
+    const std::string name = line ? line->name : std::string();
+    if (part.of == 1) return name;
+    return said(N_("{0}, {1} of {2}"), {name, std::to_string(part.part + 1), std::to_string(part.of)});
+}
+
+std::string flossName(const quilt::Quilt& quilt, ThreadId id) {
+    const auto* thread = find(quilt.threads, id);
+    return thread ? said(N_("{0} floss"), {thread->name}) : std::string(tr("floss of no colour yet"));
+}
+
+namespace {
+
+/// Up, so that it is not too short.
+std::string cutLength(Length length, measure::System units) {
+    const double step = units == measure::System::inches ? 25.4 / 2 : 10;
+    return measure::say(Length::ofMm(std::ceil(length.mm() / step - 1e-6) * step), units);
+}
+
+} // namespace
+
+std::string threadingWords(const quilt::Quilt& quilt, const plan::LineNow& now) {
+    std::string out;
+    const auto add = [&](const std::string& sentence) { out += (out.empty() ? "" : " ") + sentence; };
+    for (std::size_t i = 0; i < now.cuts.size(); ++i) {
+        const auto strands = static_cast<std::size_t>(now.needleful.from[i].strands);
+        const auto& [length, isFresh] = now.cuts[i];
+        if (!isFresh) {
+            add(said(N2_("Take {0} strand that was kept.", "Take {0} strands that were kept."), strands));
+            continue;
+        }
+        const auto kept = static_cast<std::size_t>(quilt::strandsOfFloss) - strands;
+        add(said(N2_("Cut {1} and split off {0} strand", "Cut {1} and split off {0} strands"), strands,
+                 {cutLength(length, quilt.units)}) +
+            (kept == 0 ? std::string(".") : said(N2_("; keep {0}.", "; keep {0}."), kept)));
+    }
+    return out;
+}
+
+std::string flossWords(const quilt::Quilt& quilt, const plan::FlossUse& use) {
+    std::map<std::string, std::size_t> cuts;
+    for (const double cut : use.plan.cuts)
+        ++cuts[cutLength(Length::ofMm(cut), quilt.units)];
+    std::string list;
+    for (const auto& [length, count] : cuts)
+        list += (list.empty() ? "" : ", ") + said(N_("{0} of {1}"), {std::to_string(count), length});
+    auto out = said(N_("cut {0}"), {list});
+    const double left = use.plan.left();
+    if (left > 10)
+        out += said(N_("; {0} of single strands over"), {plainly(Length::ofMm(left), quilt.units)});
+    return out;
+}
+
+} // namespace up::words
