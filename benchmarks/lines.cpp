@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // How long it takes to plan the stitches and the floss of words: what is asked for after each change of a line.
-#include "core/hand/floss.hpp"
 #include "core/base/random.hpp"
+#include "core/hand/floss.hpp"
 #include "core/pattern/written.hpp"
 #include "core/plan/finish/line_plan.hpp"
 

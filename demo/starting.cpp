@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "demo/starting.hpp"
 
+#include "core/edit/cloths.hpp"
 #include "core/edit/edits.hpp"
 #include "core/edit/stacking.hpp"
-#include "core/edit/cloths.hpp"
 #include "core/edit/tracing.hpp"
 #include "core/store/file.hpp"
 #include "demo/samples.hpp"

@@ -77,7 +77,7 @@ Result<Quilt> bulrushes(const Quilt& quilt, const std::string& folder) {
         vein->stitch = quilt::LineStitch::stem, vein->strands = 2;
         vein->thread = threadNamed(*out, "reed green");
     }
-    const auto title = words(*out, "Slow Water", Length::ofInches(3, 4), 0, on(450, 868), "night ink");
+    const auto title = words(*out, "Slow Water", Length::ofInches(7, 16), 24, on(212, 130), "brick red");
     std::vector<LineId> all;
     for (const auto& line : {title, left, right}) {
         out = edit::putLine(*out, id, line);

@@ -11,8 +11,8 @@ namespace {
 
 using namespace sheet::palette;
 using quilt::Line;
-using sheet::Pen;
 using shape::Point;
+using sheet::Pen;
 
 Colour flossColour(const quilt::Quilt& quilt, ThreadId id) {
     const auto* thread = find(quilt.threads, id);
@@ -40,14 +40,14 @@ sheet::Layer lines(const quilt::Quilt& quilt, const quilt::Block& block, For who
         }
         const auto colour = flossColour(quilt, line.thread);
         const double wide = flossWidth(line.strands) * (whom == For::small ? 1.6 : 1);
-        if (whom == For::screen) layer.items.push_back(sheet::Shape{strokes, std::nullopt, Pen{rimOf(colour), wide + 0.35}});
+        if (whom == For::screen)
+            layer.items.push_back(sheet::Shape{strokes, std::nullopt, Pen{rimOf(colour), wide + 0.35}});
         layer.items.push_back(sheet::Shape{strokes, std::nullopt, Pen{colour, wide}});
     }
     return layer;
 }
 
-sheet::Layer handStitches(const quilt::Quilt& quilt, const quilt::Block& block,
-                          const plan::LinesPlan& plan) {
+sheet::Layer handStitches(const quilt::Quilt& quilt, const quilt::Block& block, const plan::LinesPlan& plan) {
     sheet::Layer layer{"stitches", {}, {}, {}};
     constexpr double gap = 0.25; // mm that a stitch is drawn short of its holes
     for (const auto& part : plan.parts) {
@@ -62,9 +62,12 @@ sheet::Layer handStitches(const quilt::Quilt& quilt, const quilt::Block& block,
             stitches.push_back({made.from + in, made.to - in});
         }
         const auto contours = sheet::contoursOf(stitches);
+        if (!part.sewn) {
+            sheet::addHaloed(layer.items, contours, Pen{panel, 0.7}, Pen{ink, 0.35});
+            continue;
+        }
         layer.items.push_back(sheet::Shape{contours, std::nullopt, Pen{rimOf(colour), wide + 0.4}});
-        layer.items.push_back(
-            sheet::Shape{contours, std::nullopt, Pen{part.sewn ? colour : panel, part.sewn ? wide : wide * 0.6}});
+        layer.items.push_back(sheet::Shape{contours, std::nullopt, Pen{colour, wide}});
     }
     return layer;
 }
@@ -73,7 +76,8 @@ sheet::Layer lineTargets(const quilt::Block& block) {
     sheet::Layer layer{"targets", {}, {}, {}};
     constexpr double near = 2.5, each = 6; // mm
     const auto add = [&](const Line& line, const shape::Ring& ring) {
-        layer.items.push_back(sheet::Shape{sheet::contoursOf(shape::Region{{ring}}), std::nullopt, std::nullopt, line.id});
+        layer.items.push_back(
+            sheet::Shape{sheet::contoursOf(shape::Region{{ring}}), std::nullopt, std::nullopt, line.id});
     };
     for (const auto& line : block.lines) {
         if (line.written) {
@@ -81,7 +85,9 @@ sheet::Layer lineTargets(const quilt::Block& block) {
             for (const auto& stroke : *line.strokes)
                 box.take(boundsOf(stroke));
             const auto grown = box.grownBy(near);
-            shape::Ring ring{{grown.left, grown.top}, {grown.right, grown.top}, {grown.right, grown.bottom},
+            shape::Ring ring{{grown.left, grown.top},
+                             {grown.right, grown.top},
+                             {grown.right, grown.bottom},
                              {grown.left, grown.bottom}};
             for (auto& p : ring)
                 p = placing(line)(p);

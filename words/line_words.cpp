@@ -2,7 +2,6 @@
 #include "words/line_words.hpp"
 
 #include "core/base/text.hpp"
-#include "words/lay_words.hpp"
 #include "words/translated.hpp"
 
 #include <cmath>
@@ -34,6 +33,11 @@ std::string lineHowWords(const quilt::Quilt& quilt, const quilt::Line& line) {
                 {lineStitchName(line.stitch), flossName(quilt, line.thread)});
 }
 
+std::string lineStitchWords(const quilt::Line& line) {
+    return said(N2_("{1}, {0} strand", "{1}, {0} strands"), static_cast<std::size_t>(line.strands),
+                {lineStitchName(line.stitch)});
+}
+
 std::string partName(const quilt::Block& block, const plan::LinePart& part) {
     const auto* line = find(block.lines, part.line);
     const std::string name = line ? line->name : std::string();
@@ -48,8 +52,8 @@ std::string flossName(const quilt::Quilt& quilt, ThreadId id) {
 
 namespace {
 
-/// Up, so that it is not too short.
-std::string cutLength(Length length, measure::System units) {
+/// To the centimetre, or as exactly as inches are cut.
+std::string roughly(Length length, measure::System units) {
     const double step = units == measure::System::inches ? 25.4 / 2 : 10;
     return measure::say(Length::ofMm(std::ceil(length.mm() / step - 1e-6) * step), units);
 }
@@ -57,34 +61,35 @@ std::string cutLength(Length length, measure::System units) {
 } // namespace
 
 std::string threadingWords(const quilt::Quilt& quilt, const plan::LineNow& now) {
-    std::string out;
+    std::string out, kept;
     const auto add = [&](const std::string& sentence) { out += (out.empty() ? "" : " ") + sentence; };
     for (std::size_t i = 0; i < now.cuts.size(); ++i) {
         const auto strands = static_cast<std::size_t>(now.needleful.from[i].strands);
         const auto& [length, isFresh] = now.cuts[i];
         if (!isFresh) {
-            add(said(N2_("Take {0} strand that was kept.", "Take {0} strands that were kept."), strands));
+            kept += (kept.empty() ? "" : " + ") + std::to_string(strands);
             continue;
         }
-        const auto kept = static_cast<std::size_t>(quilt::strandsOfFloss) - strands;
+        const auto rest = static_cast<std::size_t>(quilt::strandsOfFloss) - strands;
         add(said(N2_("Cut {1} and split off {0} strand", "Cut {1} and split off {0} strands"), strands,
-                 {cutLength(length, quilt.units)}) +
-            (kept == 0 ? std::string(".") : said(N2_("; keep {0}.", "; keep {0}."), kept)));
+                 {roughly(length, quilt.units)}) +
+            (rest == 0 ? std::string(".") : said(N2_("; keep {0}.", "; keep {0}."), rest)));
     }
+    if (!kept.empty()) add(said(N_("Take the strands that were kept: {0}."), {kept}));
     return out;
 }
 
 std::string flossWords(const quilt::Quilt& quilt, const plan::FlossUse& use) {
     std::map<std::string, std::size_t> cuts;
     for (const double cut : use.plan.cuts)
-        ++cuts[cutLength(Length::ofMm(cut), quilt.units)];
+        ++cuts[roughly(Length::ofMm(cut), quilt.units)];
     std::string list;
     for (const auto& [length, count] : cuts)
         list += (list.empty() ? "" : ", ") + said(N_("{0} of {1}"), {std::to_string(count), length});
     auto out = said(N_("cut {0}"), {list});
     const double left = use.plan.left();
     if (left > 10)
-        out += said(N_("; {0} of single strands over"), {plainly(Length::ofMm(left), quilt.units)});
+        out += said(N_("; {0} of single strands over"), {roughly(Length::ofMm(left), quilt.units)});
     return out;
 }
 

@@ -13,6 +13,8 @@ namespace up::words {
 [[nodiscard]] std::string linePenWords(quilt::LinePen pen);
 /// "back stitch, 4 strands of rust red".
 [[nodiscard]] std::string lineHowWords(const quilt::Quilt& quilt, const quilt::Line& line);
+/// The same without its floss.
+[[nodiscard]] std::string lineStitchWords(const quilt::Line& line);
 /// "word", or "word, 2 of 3" when it takes several lengths.
 [[nodiscard]] std::string partName(const quilt::Block& block, const plan::LinePart& part);
 

@@ -3,8 +3,8 @@
 
 #include "core/base/text.hpp"
 #include "words/finish_words.hpp"
-#include "words/line_words.hpp"
 #include "words/lay_words.hpp"
+#include "words/line_words.hpp"
 #include "words/sentences.hpp"
 #include "words/stitch_words.hpp"
 #include "words/translated.hpp"
@@ -183,8 +183,8 @@ private:
         for (const auto id : line.draw)
             names += (names.empty() ? "" : ", ") + the(m_block.lines, id).name;
         return {said(N_("Trace onto the block: {0}."), {names}),
-                std::string(tr("As seen, not reversed: the placement sheet beneath it on a light box.")) + " " +
-                    linePenWords(line.pen),
+                std::string(tr("As seen, not reversed: the placement sheet beneath it on a light box.")) +
+                    " " + linePenWords(line.pen),
                 tr("Traced"), ""};
     }
 
@@ -365,10 +365,12 @@ NowWords nowWords(const quilt::Quilt& quilt, const quilt::Block& block, const No
 std::string cautionWords(plan::Caution caution) {
     if (caution == plan::Caution::none) return "";
     constexpr std::array words{
-        "", N_("Hot iron: burns. Never unattended; unplug it after."),
+        "",
+        N_("Hot iron: burns. Never unattended; unplug it after."),
         N_("Blades: cut away from yourself, close them when you put them down."),
         N_("Rotary cutter: cut away from yourself, close the blade every time, wear a cut-resistant glove."),
-        N_("Needle: fingers and eyes. Switch off before changing it.")};
+        N_("Needle: fingers and eyes. Switch off before changing it."),
+        N_("Needle: stick it into a cushion whenever you stop, and look for it before you press.")};
     return said(N_("{0} The maker's leaflet and local rules come first."), {tr(entryOf(words, caution))});
 }
 

@@ -13,24 +13,20 @@ LineCommands::LineCommands(Session& session, Asker& asker, QObject* parent)
     : QObject(parent), m_session(session), m_asker(asker) {}
 
 void LineCommands::ask() {
-    const auto* block = m_session.block();
-    if (!block) return m_session.complain(tr("Make a block first: a line lies on one."));
-    const auto* line = m_session.line();
-    const auto id = line ? line->id : LineId{};
-    LineQuestion question{m_session.quilt(), block->id, id, {}, intake::written};
+    if (!m_session.block()) return m_session.complain(tr("Make a block first: a line lies on one."));
+    const auto block = m_session.blockId();
+    const auto id = m_session.line() ? m_session.line()->id : LineId{};
+    LineQuestion question{m_session.quilt(), block, id, {}, intake::written};
     for (const auto& family : intake::families())
         question.families << q(family);
-    const auto before = block->lines.size();
-    const auto answer = m_asker.line(question);
-    if (!answered(
-            m_session, id ? tr("change a line") : tr("add a line"), answer,
-            [](const quilt::Quilt& quilt, const quilt::Line& wanted, BlockId of) {
-                return edit::putLine(quilt, of, wanted);
-            },
-            block->id))
-        return;
-    if (const auto* now = m_session.block(); now && now->lines.size() > before)
-        m_session.chooseLine(now->lines.back().id);
+    const auto fresh = LineId{m_session.quilt().nextId};
+    const bool changed = answered(
+        m_session, id ? tr("change a line") : tr("add a line"), m_asker.line(question),
+        [](const quilt::Quilt& quilt, const quilt::Line& wanted, BlockId of) {
+            return edit::putLine(quilt, of, wanted);
+        },
+        block);
+    if (changed && !id) m_session.chooseLine(fresh);
 }
 
 void LineCommands::remove() {

@@ -6,7 +6,9 @@
 #include "app/look/names.hpp"
 #include "app/look/text.hpp"
 #include "app/pictures/line_picture.hpp"
+#include "core/edit/lines.hpp"
 #include "core/plan/finish/line_plan.hpp"
+#include "drawn/parts.hpp"
 #include "words/line_words.hpp"
 
 #include <QComboBox>
@@ -17,6 +19,7 @@
 #include <QPushButton>
 #include <QSpinBox>
 #include <QVBoxLayout>
+#include <cmath>
 
 namespace up::app {
 
@@ -50,7 +53,8 @@ LineDialog::LineDialog(LineQuestion question, QWidget* parent)
     row->addWidget(m_picture, 1);
     resize(900, 580);
     start();
-    watch({m_kind, m_family, m_stitch, m_thread, m_pen, m_text, m_height, m_name, m_length, m_bend, m_strands});
+    watch(
+        {m_kind, m_family, m_stitch, m_thread, m_pen, m_text, m_height, m_name, m_length, m_bend, m_strands});
     connect(m_clear, &QPushButton::clicked, this, [this] {
         m_drawn.clear();
         changed();
@@ -64,7 +68,7 @@ LineDialog::LineDialog(LineQuestion question, QWidget* parent)
 
 void LineDialog::buildWords(QFormLayout& form) {
     offer<bool>(*m_kind, {{true, tr("Words")}, {false, tr("Drawn with the mouse")}});
-    m_family->addItem(tr("Single lines: our own hand"), QString());
+    m_family->addItem(tr("Single lines"), QString());
     for (const auto& family : m_question.families)
         m_family->addItem(family, family);
     m_family->setMaximumWidth(220);
@@ -86,14 +90,14 @@ void LineDialog::buildStitches(QFormLayout& form) {
     for (const auto& thread : m_question.quilt.threads)
         m_thread->addItem(swatchOf(thread.colour), q(thread.name), thread.id.value);
     m_strands->setRange(1, quilt::strandsOfFloss);
-    offer<LinePen>(*m_pen, {{LinePen::washesOut, tr("that washes out")},
-                            {LinePen::goesWithHeat, tr("that goes with heat")}});
+    offer<LinePen>(*m_pen,
+                   {{LinePen::washesOut, tr("washes out")}, {LinePen::goesWithHeat, tr("goes with heat")}});
     form.addRow(tr("Called"), m_name);
     form.addRow(tr("Stitch"), m_stitch);
     form.addRow(tr("Each as long as"), m_length);
     form.addRow(tr("Floss"), m_thread);
     form.addRow(tr("Strands of six"), m_strands);
-    form.addRow(tr("Traced with a pen"), m_pen);
+    form.addRow(tr("Pen"), m_pen);
     m_name->setPlaceholderText(tr("as its words"));
     m_length->setPlaceholderText(tr("as is usual"));
 }
@@ -102,8 +106,14 @@ void LineDialog::start() {
     const auto& block = the(m_question.quilt.blocks, m_question.block);
     if (const auto* line = quilt::find(block.lines, m_question.line)) return fill(*line);
     quilt::Line fresh;
-    fresh.written = quilt::Written{tr("Words").toStdString(), {}, quilt::Length::ofInches(1, 2), {}};
-    if (!m_question.quilt.threads.empty()) fresh.thread = m_question.quilt.threads.front().id;
+    fresh.written = quilt::Written{block.name, {}, quilt::Length::ofInches(1, 2), {}};
+    if (!m_question.write(*fresh.written) && !m_question.families.isEmpty())
+        fresh.written->family = m_question.families.front().toStdString();
+    const auto cloth = drawn::clothOf(m_question.quilt, block.background);
+    double most = -1;
+    for (const auto& thread : m_question.quilt.threads)
+        if (const double off = std::abs(luminance(thread.colour) - luminance(cloth)); off > most)
+            most = off, fresh.thread = thread.id;
     fresh.place.right = quilt::Length::ofMm(block.width.mm() / 2);
     fresh.place.down = quilt::Length::ofMm(block.height.mm() / 2);
     fill(fresh);
@@ -160,20 +170,7 @@ Result<void> LineDialog::readWords() {
     return {};
 }
 
-Result<void> LineDialog::read() {
-    showKind();
-    const auto* name = m_name;
-    if (chosenIn<bool>(*m_kind)) {
-        if (auto ok = readWords(); !ok) return ok;
-        m_answer.name = name->text().trimmed().isEmpty() ? m_answer.written->text
-                                                         : name->text().trimmed().toStdString();
-    } else {
-        if (m_drawn.empty()) return failure(Code::emptyDrawing, {tr("the picture").toStdString()});
-        m_answer.written.reset();
-        m_answer.strokes = m_drawn, m_answer.place = {};
-        m_answer.name = name->text().trimmed().isEmpty() ? tr("Line").toStdString()
-                                                         : name->text().trimmed().toStdString();
-    }
+Result<void> LineDialog::readLength() {
     m_answer.length.reset();
     if (!m_length->text().trimmed().isEmpty()) {
         const auto length = measure::readLength(m_length->text().toStdString(), m_question.quilt.units);
@@ -181,15 +178,33 @@ Result<void> LineDialog::read() {
         const auto least = quilt::Length::ofMm(1), most = quilt::Length::ofMm(25.4);
         if (*length < least || *length > most) {
             const auto say = [&](quilt::Length of) { return measure::say(of, m_question.quilt.units); };
-            return failure(Code::absurdSize, {tr("stitch").toStdString(), say(*length), say(least), say(most)});
+            return failure(Code::absurdSize,
+                           {tr("stitch").toStdString(), say(*length), say(least), say(most)});
         }
         m_answer.length = *length;
     }
+    return {};
+}
+
+Result<void> LineDialog::read() {
+    showKind();
+    const auto name = m_name->text().trimmed().toStdString();
+    if (chosenIn<bool>(*m_kind)) {
+        if (auto ok = readWords(); !ok) return ok;
+        m_answer.name = name.empty() ? m_answer.written->text : name;
+    } else {
+        if (m_drawn.empty()) return failure(Code::emptyDrawing, {tr("the picture").toStdString()});
+        m_answer.written.reset();
+        m_answer.strokes = m_drawn, m_answer.place = {};
+        m_answer.name = name.empty() ? tr("Line").toStdString() : name;
+    }
+    if (auto ok = readLength(); !ok) return ok;
     m_answer.stitch = chosenIn<LineStitch>(*m_stitch);
     m_answer.thread = ThreadId{m_thread->currentData().toUInt()};
     m_answer.strands = m_strands->value();
     m_answer.pen = chosenIn<LinePen>(*m_pen);
-    return {};
+    const auto put = edit::putLine(m_question.quilt, m_question.block, m_answer);
+    return put ? Result<void>() : tl::unexpected(put.error());
 }
 
 void LineDialog::follow(bool well) {

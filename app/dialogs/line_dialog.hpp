@@ -29,6 +29,7 @@ private:
     void fill(const quilt::Line& line);
     void showKind();
     [[nodiscard]] Result<void> readWords();
+    [[nodiscard]] Result<void> readLength();
     [[nodiscard]] Result<void> read() override;
     void follow(bool well) override;
 

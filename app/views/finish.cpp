@@ -81,7 +81,7 @@ void addLines(std::vector<Row>& rows, const Look& look) {
                 const auto at = use.parts[demand];
                 const auto& part = plan.parts[at];
                 const auto& line = the(look.block.lines, part.line);
-                Row row{words::partName(look.block, part), words::lineHowWords(look.quilt, line), line.id};
+                Row row{words::partName(look.block, part), words::lineStitchWords(line), line.id};
                 row.done = part.sewn;
                 row.next = look.next.what == plan::What::sewLine && next && next->part == at;
                 rows.push_back(std::move(row));
@@ -92,8 +92,7 @@ void addLines(std::vector<Row>& rows, const Look& look) {
 /// Stitch by stitch instead of whole lines.
 void showStitches(Panel& panel, const Look& look) {
     for (auto& layer : panel.layers)
-        if (layer.name == "lines")
-            layer = drawn::handStitches(look.quilt, look.block, look.derived.lines());
+        if (layer.name == "lines") layer = drawn::handStitches(look.quilt, look.block, look.derived.lines());
 }
 
 void addAdvice(std::vector<Row>& rows, const Look& look, const plan::FinishPlan& plan) {
@@ -130,7 +129,7 @@ ViewParts finishParts(const Look& look) {
     }
     panel.layers.push_back(std::move(drawing.layer));
     parts.scene.panels.push_back(std::move(panel));
-    parts.rows.title = words::tr("Sizes");
+    parts.rows.title = look.block.lines.empty() ? words::tr("Sizes") : words::tr("Lines and sizes");
     auto& rows = parts.rows.rows;
     addLines(rows, look);
     rows.push_back(sizeRow(look, plan));

@@ -51,7 +51,8 @@ void Menus::buildFile() {
     m_recent = menu->addMenu(tr("Open &recent"));
     named(m_recent->menuAction(), "file.recent");
     add(menu, "file.sample", tr("Open the sa&mple quilt"), {}, [&] { m_room.openSample(); });
-    add(menu, "file.otherSample", tr("Open the sample of other &ways"), {}, [&] { m_room.openOtherSample(); });
+    add(menu, "file.otherSample", tr("Open the sample of other &ways"), {},
+        [&] { m_room.openOtherSample(); });
     menu->addSeparator();
     add(menu, "file.save", tr("&Save"), QKeySequence::Save, [&] { files.save(); });
     add(menu, "file.saveAs", tr("Save &as…"), QKeySequence("Ctrl+Shift+S"), [&] { files.saveAs(); });
@@ -116,7 +117,7 @@ void Menus::buildPiece() {
     add(menu, "piece.shape", tr("&Add a shape…"), QKeySequence("Ctrl+Shift+N"), [&] { shapes.addShape(); });
     add(menu, "piece.measures", tr("Its &measures…"), QKeySequence("Ctrl+M"),
         [&] { shapes.changeMeasures(); });
-    add(menu, "line.new", tr("Words and &lines…"), QKeySequence("Ctrl+Shift+L"), [&] { m_room.lines.ask(); });
+    add(menu, "line.new", tr("Words and &lines…"), QKeySequence("Ctrl+Shift+W"), [&] { m_room.lines.ask(); });
     add(menu, "piece.arrange", tr("&Copies, cuts and halves…"), QKeySequence("Ctrl+D"),
         [&] { shapes.arrange(); });
     add(menu, "piece.mirror", tr("M&irror"), QKeySequence("Ctrl+Shift+M"), [&] { shapes.mirror(); });

@@ -30,7 +30,7 @@ ToolRow::ToolRow(Workroom& room, QWidget* parent) : QWidget(parent), m_room(room
     buildLay(*row);
     buildFuse(*row);
     buildStitch(*row);
-    add(*row, {View::draw, View::finish}, "line.new", tr("Line…"), [this] { m_room.lines.ask(); });
+    add(*row, {View::finish}, "line.new", tr("Line…"), [this] { m_room.lines.ask(); });
     add(*row, {View::finish}, "finish.fit", tr("Fit…"), [this] { m_room.finishing.askFit(); });
     add(*row, {View::landing, View::finish}, "finish.setting", tr("How the quilt is set…"),
         [this] { m_room.finishing.askSetting(); });
@@ -54,6 +54,8 @@ void ToolRow::buildDraw(QLayout& row) {
     auto* arrange = on({View::draw}, named(new QPushButton(tr("Copies…"), this), "draw.arrange"));
     connect(shape, &QPushButton::clicked, this, [this] { m_room.shapes.addShape(); });
     connect(arrange, &QPushButton::clicked, this, [this] { m_room.shapes.arrange(); });
+    auto* line = on({View::draw}, named(new QPushButton(tr("Line…"), this), "draw.line"));
+    connect(line, &QPushButton::clicked, this, [this] { m_room.lines.ask(); });
     auto* sizeName = on({View::draw}, new QLabel(tr("Finished"), this));
     m_size = on({View::draw}, named(new QLineEdit(this), "draw.size"));
     m_size->setFixedWidth(70); // "12 1/2 in"; two sides scroll
@@ -64,8 +66,9 @@ void ToolRow::buildDraw(QLayout& row) {
     m_templates->setMinimumWidth(108); // bold when checked
     for (QWidget* part :
          {static_cast<QWidget*>(import), static_cast<QWidget*>(shape), static_cast<QWidget*>(arrange),
-          static_cast<QWidget*>(sizeName), static_cast<QWidget*>(m_size), static_cast<QWidget*>(sizes),
-          static_cast<QWidget*>(m_reversed), static_cast<QWidget*>(m_templates)})
+          static_cast<QWidget*>(line), static_cast<QWidget*>(sizeName), static_cast<QWidget*>(m_size),
+          static_cast<QWidget*>(sizes), static_cast<QWidget*>(m_reversed),
+          static_cast<QWidget*>(m_templates)})
         row.addWidget(part);
     connect(import, &QPushButton::clicked, this, [this] { m_room.imports.importDrawing(); });
     connect(sizes, &QPushButton::clicked, this, [this] { m_room.commands.askSize(); });

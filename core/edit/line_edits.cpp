@@ -36,8 +36,7 @@ bool isSewnAlike(const Line& a, const Line& b) {
     return liesAlike(a, b) && a.stitch == b.stitch && a.length == b.length && a.strands == b.strands;
 }
 
-template<class Change>
-Edited changeLine(const Quilt& quilt, BlockId block, LineId id, Change change) {
+template<class Change> Edited changeLine(const Quilt& quilt, BlockId block, LineId id, Change change) {
     if (const auto* owner = find(quilt.blocks, block); owner && !find(owner->lines, id))
         return failure(Code::noSuchLine, {std::to_string(id.value)});
     return changeBlock(quilt, block, [&](Quilt& out, Block& b) { change(out, b, *find(b.lines, id)); });
@@ -79,8 +78,9 @@ Edited removeLine(const Quilt& quilt, BlockId block, LineId id) {
 Edited moveLine(const Quilt& quilt, BlockId block, LineId id, Length right, Length down, measure::Angle by) {
     const auto* owner = find(quilt.blocks, block);
     const auto* known = owner ? find(owner->lines, id) : nullptr;
-    if (!known) return owner ? Edited(failure(Code::noSuchLine, {std::to_string(id.value)}))
-                             : Edited(failure(Code::noSuchBlock, {std::to_string(block.value)}));
+    if (!known)
+        return owner ? Edited(failure(Code::noSuchLine, {std::to_string(id.value)}))
+                     : Edited(failure(Code::noSuchBlock, {std::to_string(block.value)}));
     Line line = *known;
     line.place.right = line.place.right + right, line.place.down = line.place.down + down;
     line.place.turn = (line.place.turn + by).normal();

@@ -17,8 +17,13 @@ struct Needle {
 };
 using Needles = std::vector<Needle>;
 
+/// As long as it is cut.
+double cutLength(double length, const Habits& habits) {
+    return std::ceil(length / habits.step - 1e-9) * habits.step;
+}
+
 /// By falling length.
-std::vector<std::size_t> byLength(const Needles& needles) {
+std::vector<std::size_t> byLength(const std::vector<Needleful>& needles) {
     std::vector<std::size_t> order(needles.size());
     std::iota(order.begin(), order.end(), 0);
     std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
@@ -69,7 +74,7 @@ private:
     [[nodiscard]] double costOf(const Needles& needles) {
         m_sorted.clear();
         for (const auto& needle : needles)
-            m_sorted.emplace_back(-needle.length, needle.strands);
+            m_sorted.emplace_back(-cutLength(needle.length, m_habits), needle.strands);
         return costOfSorted();
     }
     [[nodiscard]] double costOfSorted() {
@@ -91,9 +96,9 @@ private:
         m_sorted.clear();
         for (std::size_t i = 0; i < m_best.size(); ++i) {
             const double length = i == a ? lengthA : i == b ? lengthB : m_best[i].length;
-            if (length > 0) m_sorted.emplace_back(-length, m_best[i].strands);
+            if (length > 0) m_sorted.emplace_back(-cutLength(length, m_habits), m_best[i].strands);
         }
-        if (b == m_best.size()) m_sorted.emplace_back(-lengthB, m_best[a].strands);
+        if (b == m_best.size()) m_sorted.emplace_back(-cutLength(lengthB, m_habits), m_best[a].strands);
         return costOfSorted();
     }
 
@@ -147,8 +152,8 @@ private:
         const auto demand = m_best[a].demands[k];
         const bool isLast = m_best[a].demands.size() == 1, isFresh = b == m_best.size();
         if (isLast && isFresh) return false;
-        const auto there = isFresh ? std::optional(alone(demand).length)
-                                   : with(m_best[b], added(demand), m_best[a].strands);
+        const auto there =
+            isFresh ? std::optional(alone(demand).length) : with(m_best[b], added(demand), m_best[a].strands);
         if (!there) return false;
         const double cost = costWith(a, isLast ? 0 : m_best[a].length - added(demand), b, *there);
         const bool fewer = isLast && cost < m_cost + 1e-9;
@@ -168,7 +173,8 @@ private:
         for (auto& other : m_best[b].demands) {
             auto& demand = m_best[a].demands[k];
             const double more = m_demands[other].length - m_demands[demand].length;
-            const auto here = with(m_best[a], more, m_best[b].strands), there = with(m_best[b], -more, m_best[a].strands);
+            const auto here = with(m_best[a], more, m_best[b].strands),
+                       there = with(m_best[b], -more, m_best[a].strands);
             if (!here || !there || costWith(a, *here, b, *there) >= m_cost - 1e-9) continue;
             m_cost = costWith(a, *here, b, *there);
             m_best[a].length = *here, m_best[b].length = *there;
@@ -184,6 +190,27 @@ private:
     double m_cost = 0;
     std::vector<std::pair<double, int>> m_sorted; ///< minus the length
 };
+
+/// Strands for one needle: all off one cut if that is possible, else off as few as will do; a new cut only when there are
+/// not enough.
+void split(FlossPlan& plan, Needleful& needle, std::vector<int>& left) {
+    const int all = std::accumulate(left.begin(), left.end(), 0);
+    if (all < needle.strands) plan.cuts.push_back(needle.length), left.push_back(strandsInFloss);
+    int wanted = needle.strands;
+    const auto take = [&](std::size_t cut) {
+        const int taken = std::min(left[cut], wanted);
+        if (taken > 0) needle.from.push_back({cut, taken});
+        left[cut] -= taken, wanted -= taken;
+    };
+    for (std::size_t cut = 0; cut < left.size() && wanted > 0; ++cut)
+        if (left[cut] >= wanted) take(cut);
+    std::vector<std::size_t> order(left.size());
+    std::iota(order.begin(), order.end(), 0);
+    std::stable_sort(order.begin(), order.end(),
+                     [&](std::size_t a, std::size_t b) { return left[a] > left[b]; });
+    for (const auto cut : order)
+        take(cut);
+}
 
 /// Cuts in the order in which their first strand is threaded.
 void sortCuts(FlossPlan& plan) {
@@ -224,18 +251,10 @@ FlossPlan flossFor(const std::vector<Demand>& demands, const Habits& habits) {
     if (demands.empty()) return out;
     const auto needles = Search(demands, habits).best();
     for (const auto& needle : needles)
-        out.needlefuls.push_back({needle.demands, needle.strands, needle.length, {}});
-    int left = 0;
-    for (const auto i : byLength(needles)) {
-        auto& needleful = out.needlefuls[i];
-        int strands = needleful.strands;
-        while (strands > 0) {
-            if (left == 0) out.cuts.push_back(needleful.length), left = strandsInFloss;
-            const int taken = std::min(left, strands);
-            needleful.from.push_back({out.cuts.size() - 1, taken});
-            left -= taken, strands -= taken;
-        }
-    }
+        out.needlefuls.push_back({needle.demands, needle.strands, cutLength(needle.length, habits), {}});
+    std::vector<int> left; // strands of each cut
+    for (const auto i : byLength(out.needlefuls))
+        split(out, out.needlefuls[i], left);
     sortCuts(out);
     out.least = demands.size() <= provedDemands;
     return out;

@@ -17,9 +17,10 @@ struct Demand {
 
 /// Source: common practice, but for what is carried.
 struct Habits {
-    double longest = 457; ///< mm, 18 in: a longer length frays and knots
-    double end = 75;      ///< mm at each end: to hold on to, and woven in
-    double again = 25;    ///< mm to finish and begin again with what is in the needle
+    double longest = 457.2; ///< mm, 18 in: a longer length frays and knots
+    double end = 75;        ///< mm at each end: to hold on to, and woven in
+    double again = 25;      ///< mm to finish and begin again with what is in the needle
+    double step = 12.7;     ///< mm, 1/2 in: nobody cuts floss more exactly
 };
 
 /// So many equal parts a line is stitched in, so that each goes with one length.
@@ -36,8 +37,8 @@ struct Split {
 struct Needleful {
     std::vector<std::size_t> demands; ///< in their order
     int strands = 0;
-    double length = 0;       ///< mm that it takes, with its ends
-    std::vector<Split> from; ///< one cut, or two of which strands were left
+    double length = 0;       ///< mm that it takes, with its ends, in whole steps
+    std::vector<Split> from; ///< one cut, or several of which strands were left
 };
 
 struct FlossPlan {
@@ -56,7 +57,7 @@ inline constexpr std::size_t provedDemands = 8;
 /// tried for no more than `provedDemands`, else moves and exchanges from first fit. Six strands that are cut together are as
 /// long as the longest of them: for needles that are known, filling the cuts by falling length is best (Bartholdi 1988 in
 /// Lee, Uzsoy & Martin-Vega, "Efficient algorithms for scheduling semiconductor burn-in operations", Operations Research 40,
-/// 1992: batches of full size, longest first).
+/// 1992: batches of full size, longest first); so many cuts are begun whichever of them gives the strands.
 [[nodiscard]] FlossPlan flossFor(const std::vector<Demand>& demands, const Habits& habits = {});
 
 } // namespace up::hand

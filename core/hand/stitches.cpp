@@ -75,8 +75,9 @@ public:
 private:
     [[nodiscard]] bool leaves(double from, double to, double off) const {
         const auto a = at(from), b = at(to);
-        return std::any_of(sixths.begin(), sixths.end(),
-                           [&](double share) { return offTheLine(a, b, at(from + (to - from) * share)) > off; });
+        return std::any_of(sixths.begin(), sixths.end(), [&](double share) {
+            return offTheLine(a, b, at(from + (to - from) * share)) > off;
+        });
     }
     static constexpr std::array sixths{1 / 6.0, 1 / 3.0, 0.5, 2 / 3.0, 5 / 6.0};
     Polyline m_points;
@@ -105,7 +106,8 @@ Polyline holesAlong(const Polyline& line, const Stitch& stitch) {
         const std::size_t least = closed && stretches.size() == 1 ? 3 : 2;
         auto holes = stretch.evenly(apart, least, 0);
         const bool isLast = i + 1 == stretches.size();
-        const bool endsBehind = (out.size() + holes.size() - 2) % 2 == 0; // gaps in all: the last one is not seen
+        const bool endsBehind =
+            (out.size() + holes.size() - 2) % 2 == 0; // gaps in all: the last one is not seen
         if (stitch.kind == Kind::running && isLast && endsBehind) holes = stretch.evenly(apart, least, 1);
         for (std::size_t k = 1; k < holes.size(); ++k)
             out.push_back(stretch.at(holes[k]));

@@ -21,7 +21,11 @@ std::vector<std::string_view> charactersOf(std::string_view text) {
     std::vector<std::string_view> out;
     for (std::size_t at = 0; at < text.size();) {
         const auto first = static_cast<unsigned char>(text[at]);
-        const std::size_t bytes = first < 0x80 ? 1 : first < 0xC0 ? 0 : first < 0xE0 ? 2 : first < 0xF0 ? 3 : 4;
+        const std::size_t bytes = first < 0x80   ? 1
+                                  : first < 0xC0 ? 0
+                                  : first < 0xE0 ? 2
+                                  : first < 0xF0 ? 3
+                                                 : 4;
         if (bytes > 0 && at + bytes <= text.size()) out.push_back(text.substr(at, bytes));
         at += std::max<std::size_t>(1, bytes);
     }

@@ -44,9 +44,9 @@ constexpr auto keysOf(LinePen) {
 /// The words that made a line, so that they can be changed.
 struct Written {
     std::string text;
-    std::string family{};                    ///< of a font; none: the program's own hand, of single lines
-    Length height = Length::ofInches(1, 2);  ///< of a capital
-    Angle bend;                              ///< from the first letter to the last: > 0 ends lower, < 0 ends higher
+    std::string family{};                   ///< of a font; none: the program's own hand, of single lines
+    Length height = Length::ofInches(1, 2); ///< of a capital
+    Angle bend; ///< from the first letter to the last: > 0 ends lower, < 0 ends higher
     bool operator==(const Written&) const = default;
 };
 
@@ -66,8 +66,8 @@ struct Line {
     ThreadId thread{};
     int strands = 4; ///< of six
     LinePen pen = LinePen::washesOut;
-    bool drawn = false; ///< it is on the cloth
-    int sewn = 0;       ///< so many of its lengths of floss are stitched, in their order
+    bool drawn = false;  ///< it is on the cloth
+    int sewn = 0;        ///< so many of its lengths of floss are stitched, in their order
     std::string extra{}; ///< as of a Quilt
     bool operator==(const Line&) const = default;
 };

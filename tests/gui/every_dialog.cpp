@@ -7,12 +7,12 @@
 #include "app/dialogs/edge_dialog.hpp"
 #include "app/dialogs/fabric_dialog.hpp"
 #include "app/dialogs/fitting_dialog.hpp"
-#include "app/dialogs/line_dialog.hpp"
 #include "app/dialogs/ground_dialog.hpp"
 #include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/iron_dialog.hpp"
 #include "app/dialogs/join_dialog.hpp"
 #include "app/dialogs/light_box.hpp"
+#include "app/dialogs/line_dialog.hpp"
 #include "app/dialogs/machine_dialog.hpp"
 #include "app/dialogs/print_dialog.hpp"
 #include "app/dialogs/setting_dialog.hpp"
@@ -137,7 +137,7 @@ std::unique_ptr<app::Form> dialogNamed(const std::string& which, Names names) {
                               measure::System::inches});
     if (which == "fitting") return std::make_unique<app::FittingDialog>(app::FittingQuestion{quilt, block});
     if (which == "line")
-        return std::make_unique<app::LineDialog>(app::LineQuestion{quilt, block, {}, {"Sans"}, intake::written});
+        return std::make_unique<app::LineDialog>(app::LineQuestion{quilt, block, {}, {}, intake::written});
     if (which == "setting") return std::make_unique<app::SettingDialog>(app::SettingQuestion{quilt});
     if (which == "stitch") {
         app::StitchQuestion question;

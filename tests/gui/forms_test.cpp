@@ -115,7 +115,7 @@ TEST_P(Forms, BadInputHoldsBackTheAnswerAndGoodInputLetsItGo) {
         const QString bad = name.ends_with("ame") ? QString(250, 'x') : QString("thumb");
         type(*field, bad);
         if (m_form->trouble().isEmpty()) { // any text will do there
-            EXPECT_TRUE(name.ends_with("heat")) << name;
+            EXPECT_TRUE(name.ends_with("heat") || name.ends_with("text")) << name;
             type(*field, good);
             continue;
         }

@@ -27,16 +27,18 @@ protected:
     void SetUp() override {
         openSample();
         choose("Bulrushes", View::draw);
-        m_asker.lineAnswer = [](const app::LineQuestion& question) { return std::optional(proposed(question)); };
+        m_asker.lineAnswer = [](const app::LineQuestion& question) {
+            return std::optional(proposed(question));
+        };
     }
     [[nodiscard]] const quilt::Line& line() { return block().lines.at(0); }
 };
 
 TEST_F(Lines, WordsAreAddedInTheMiddleAndMovedWithTheArrows) {
     const auto before = session().quilt();
-    click("line.new");
+    click("draw.line");
     ASSERT_EQ(block().lines.size(), 1u);
-    EXPECT_EQ(line().name, "Words");
+    EXPECT_EQ(line().name, block().name);
     ASSERT_TRUE(session().line());
     EXPECT_NEAR(middleOf(line()).x, block().width.mm() / 2, 1e-3);
     const auto at = middleOf(line());
@@ -54,13 +56,13 @@ TEST_F(Lines, WordsAreAddedInTheMiddleAndMovedWithTheArrows) {
 }
 
 TEST_F(Lines, TheChosenLineIsChangedAndTakenAway) {
-    click("line.new");
+    click("draw.line");
     m_asker.lineAnswer = [](const app::LineQuestion& question) {
         auto line = proposed(question);
         line.strands = 2;
         return std::optional(line);
     };
-    click("line.new");
+    click("draw.line");
     ASSERT_EQ(block().lines.size(), 1u) << "the one that is chosen, not another";
     EXPECT_EQ(line().strands, 2);
     find<QAction>("edit.removePiece").trigger();
@@ -113,7 +115,7 @@ TEST_F(Lines, SpaceStitchesLengthByLength) {
 }
 
 TEST_F(Lines, AClickOnWordsChoosesThem) {
-    click("line.new");
+    click("draw.line");
     session().choosePiece(block().pieces.front().id);
     EXPECT_FALSE(session().line());
     QTest::mouseClick(&window().mat(), Qt::LeftButton, {}, onMat(middleOf(line())));

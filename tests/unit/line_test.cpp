@@ -22,7 +22,8 @@ using test::must;
 
 /// On a page 9 in wide a square of 100 mm, and a smaller one on that.
 Quilt twoSquares() {
-    return test::quiltOf({{"large", test::square(60, 60, 100), {9, 9, 99}}, {"small", test::square(80, 80, 30), {99, 9, 9}}});
+    return test::quiltOf(
+        {{"large", test::square(60, 60, 100), {9, 9, 99}}, {"small", test::square(80, 80, 30), {99, 9, 9}}});
 }
 
 Line straight(shape::Point from, shape::Point to) {
@@ -63,7 +64,8 @@ TEST(PutLine, ItGoesWhereTheTopmostPieceBeneathAllOfItGoes) {
     EXPECT_NEAR(startOf(lineOf(quilt, 0)).y, 78, 1e-3);
     EXPECT_NEAR(startOf(lineOf(quilt, 1)).x, 85, 1e-3) << "that one stays";
     quilt = must(edit::turnPieces(quilt, block, {small}, measure::Angle::ofDegrees(180)));
-    EXPECT_NEAR(startOf(lineOf(quilt, 0)).x, 95 + 12 + 10, 1e-3) << "turned about the square's middle, 95 and 12";
+    EXPECT_NEAR(startOf(lineOf(quilt, 0)).x, 95 + 12 + 10, 1e-3)
+        << "turned about the square's middle, 95 and 12";
     quilt = must(edit::removePiece(quilt, block, small));
     EXPECT_FALSE(lineOf(quilt, 0).on);
 }
@@ -100,7 +102,8 @@ TEST(Lines, WordsReadTheSameWhenTheDrawingIsMirrored) {
     EXPECT_NEAR(middleOf(lineOf(mirrored)).x, 228.6 - 60, 1e-3);
     EXPECT_NEAR(after[0].end().x - after[0].start.x, before[0].end().x - before[0].start.x, 1e-6);
     EXPECT_NEAR(startOf(lineOf(mirrored, 1)).x, 228.6 - 10, 1e-3) << "a line of the drawing goes with it";
-    const auto half = must(edit::resizeBlock(quilt, quilt.blocks[0].id, Length::ofMm(114.3), Length::ofMm(114.3)));
+    const auto half =
+        must(edit::resizeBlock(quilt, quilt.blocks[0].id, Length::ofMm(114.3), Length::ofMm(114.3)));
     EXPECT_EQ(lineOf(half).written->height, Length::ofMm(6));
     EXPECT_NEAR(middleOf(lineOf(half)).x, 30, 1e-3);
 }
@@ -124,7 +127,8 @@ TEST(Lines, OpenLinesOfADrawingBecomeALineWhenThatIsWanted) {
     auto drawing = test::drawingOf({{"square", test::square(60, 60, 100), {9, 9, 99}}});
     drawing.loose.push_back({*straight({10, 20}, {40, 20}).strokes->begin()});
     drawing.loose.push_back({*straight({10, 30}, {40, 30}).strokes->begin(), true});
-    const auto empty = must(edit::addBlock(quilt::emptyQuilt("q"), "b", Length::ofInches(9, 1), Length::ofInches(9, 1)));
+    const auto empty =
+        must(edit::addBlock(quilt::emptyQuilt("q"), "b", Length::ofInches(9, 1), Length::ofInches(9, 1)));
     const auto id = empty.blocks[0].id;
     EXPECT_TRUE(must(edit::addDrawing(empty, id, drawing, {}, 1)).blocks[0].lines.empty());
     edit::ImportOptions options;
@@ -174,8 +178,8 @@ TEST(NowOnFinish, LinesComeBeforeTheTrimming) {
     const auto block = quilt.blocks[0].id;
     for (auto step : every<quilt::Step>())
         if (step != quilt::Step::toTrace && step != quilt::Step::marked)
-            quilt = must(edit::record(quilt, block, {quilt.blocks[0].pieces[0].id, quilt.blocks[0].pieces[1].id},
-                                      step, 1));
+            quilt = must(edit::record(quilt, block,
+                                      {quilt.blocks[0].pieces[0].id, quilt.blocks[0].pieces[1].id}, step, 1));
     quilt = with(quilt, straight({10, 10}, {210, 10}));
     quilt = with(quilt, straight({10, 20}, {30, 20}));
     const auto now = [&] {
@@ -183,8 +187,9 @@ TEST(NowOnFinish, LinesComeBeforeTheTrimming) {
         const auto plan = plan::planBlock(b);
         const auto trace = plan::planTrace(quilt, b);
         const auto lines = plan::planLines(b);
-        return plan::nowOn(quilt::Tread::finish, b,
-                           {plan, trace, {}, {}, {}, {}, {}, [&]() -> const plan::LinesPlan& { return lines; }});
+        return plan::nowOn(
+            quilt::Tread::finish, b,
+            {plan, trace, {}, {}, {}, {}, {}, [&]() -> const plan::LinesPlan& { return lines; }});
     };
     EXPECT_EQ(now().what, plan::What::drawLines);
     ASSERT_EQ(now().line->draw.size(), 2u);

@@ -41,7 +41,8 @@ TEST(SingleLines, EveryLetterItKnowsStaysWithinItsPlace) {
 }
 
 TEST(SingleLines, KnowsTheLettersOfItsNeighbours) {
-    for (const char* text : {"Schleuse Grün & Äste", "écluse, où ça", "Año nuevo", "Kanał" /* ł is not there */}) {
+    for (const char* text :
+         {"Schleuse Grün & Äste", "écluse, où ça", "Año nuevo", "Kanał" /* ł is not there */}) {
         const auto glyphs = singleLines(text, 10);
         if (std::string(text) == "Kanał") {
             ASSERT_FALSE(glyphs);

@@ -31,9 +31,9 @@ struct AtPart {
 };
 
 struct LinesPlan {
-    std::vector<LinePart> parts;  ///< in the order of the block's lines
-    std::vector<FlossUse> floss;  ///< in the order in which they are first needed
-    std::vector<LineId> toDraw;   ///< not on the cloth yet
+    std::vector<LinePart> parts;                      ///< in the order of the block's lines
+    std::vector<FlossUse> floss;                      ///< in the order in which they are first needed
+    std::vector<LineId> toDraw;                       ///< not on the cloth yet
     [[nodiscard]] std::optional<AtPart> next() const; ///< nothing: all are stitched
     [[nodiscard]] bool isSewn(LineId line) const;
 };

@@ -228,16 +228,16 @@ LineNow sewing(const LinesPlan& lines, const AtPart& at) {
                    std::any_of(other.from.begin(), other.from.end(),
                                [&](const hand::Split& of) { return of.cut == split.cut; });
         };
-        now.cuts.emplace_back(
-            quilt::Length::ofMm(use.plan.cuts[split.cut]),
-            std::none_of(use.plan.needlefuls.begin(), use.plan.needlefuls.end(), isCut));
+        now.cuts.emplace_back(quilt::Length::ofMm(use.plan.cuts[split.cut]),
+                              std::none_of(use.plan.needlefuls.begin(), use.plan.needlefuls.end(), isCut));
     }
     for (const auto& other : lines.floss)
         for (const auto& needleful : other.plan.needlefuls)
-            now.left += std::any_of(needleful.demands.begin(), needleful.demands.end(),
-                                    [&](std::size_t demand) { return !lines.parts[other.parts[demand]].sewn; })
-                            ? 1
-                            : 0;
+            now.left +=
+                std::any_of(needleful.demands.begin(), needleful.demands.end(),
+                            [&](std::size_t demand) { return !lines.parts[other.parts[demand]].sewn; })
+                    ? 1
+                    : 0;
     return now;
 }
 
@@ -253,7 +253,7 @@ std::optional<Now> lining(const Block& block, const Known& known) {
     }
     const auto at = lines.next();
     if (!at) return {};
-    now.what = What::sewLine, now.caution = Caution::needle;
+    now.what = What::sewLine, now.caution = Caution::handNeedle;
     now.line = sewing(lines, *at);
     return now;
 }

@@ -34,7 +34,7 @@ enum class What : std::uint8_t {
 };
 
 /// Where work can hurt; said at the step. Source: common practice.
-enum class Caution : std::uint8_t { none, iron, scissors, rotary, needle };
+enum class Caution : std::uint8_t { none, iron, scissors, rotary, needle, handNeedle };
 
 /// One setting down of the iron among others.
 struct PressNow {
@@ -76,14 +76,15 @@ struct FinishNow {
 
 /// Tracing lines, or stitching one with one length of floss.
 struct LineNow {
-    std::vector<LineId> draw;        ///< for What::drawLines, all with one pen
+    std::vector<LineId> draw; ///< for What::drawLines, all with one pen
     quilt::LinePen pen{};
-    LinePart part;                   ///< for What::sewLine, with what follows
+    LinePart part; ///< for What::sewLine, with what follows
     hand::Needleful needleful;
     std::vector<std::size_t> others; ///< parts in the same needleful, by LinesPlan::parts
     ThreadId floss;
     bool newNeedle = false;
-    std::vector<std::pair<quilt::Length, bool>> cuts; ///< of needleful.from: how long, and whether it is cut now
+    std::vector<std::pair<quilt::Length, bool>>
+        cuts;             ///< of needleful.from: how long, and whether it is cut now
     std::size_t left = 0; ///< lengths of floss that are to be threaded still, this among them
 };
 
