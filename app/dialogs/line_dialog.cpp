@@ -71,7 +71,8 @@ void LineDialog::buildWords(QFormLayout& form) {
     m_family->addItem(tr("Single lines"), QString());
     for (const auto& family : m_question.families)
         m_family->addItem(family, family);
-    m_family->setMaximumWidth(220);
+    m_family->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    m_family->setMinimumContentsLength(12);
     m_bend->setRange(-180, 180);
     m_bend->setSingleStep(10);
     m_bend->setSuffix(tr("°"));

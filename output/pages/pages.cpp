@@ -40,7 +40,7 @@ Content placementContent(const Quilt& quilt, const Block& block) {
                     words::tr("Outer line: raw edge. Inner line: finished edge. Dashed outlines are hidden "
                               "under other pieces.")};
     if (!block.lines.empty())
-        content.advice += std::string(" ") + words::tr("Thick lines are stitched by hand: trace them once all is fused.");
+        content.side += std::string(" ") + words::tr("Thick lines: stitched by hand, traced last.");
     const auto ground = plan::planGround(block);
     for (auto& layer : drawn::placedBlock({quilt, block, ground, &plan, {}, true}, drawn::For::paper))
         std::move(layer.items.begin(), layer.items.end(), std::back_inserter(content.items));
