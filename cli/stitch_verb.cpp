@@ -28,13 +28,18 @@ public:
         for (std::size_t i = 0; i < m_plan.runs.size(); ++i) {
             const auto& run = m_plan.runs[i];
             out.push_back({{"run", i},
-                           {"what", run.isEdge ? "edge" : "mark"},
-                           {"piece", quilt::numberOf(m_block, run.piece)},
+                           {"what", run.of       ? "line"
+                                    : run.isEdge ? "edge"
+                                                 : "mark"},
                            {"thread", nameOf(run.thread)},
                            {"points", pointsOf(run.line)},
                            {"closed", run.closed},
                            {"passes", run.isDone() ? run.allowed.front() : run.passes},
                            {"done", run.isDone()}});
+            if (run.of)
+                out.back()["line"] = the(m_block.lines, run.of).name;
+            else
+                out.back()["piece"] = quilt::numberOf(m_block, run.piece);
             if (!(run.edge == m_block.edge)) out.back()["stitch"] = stitchJson(run.edge);
         }
         return out;

@@ -62,7 +62,7 @@ Line words(const Quilt& quilt, const std::string& text, Length height, double be
     return line;
 }
 
-/// Words over the rushes and veins in their leaves: traced, and the first lengths of floss stitched.
+/// Words over the rushes, veins in their leaves, ripples by machine: traced, and the first lengths of floss stitched.
 Result<Quilt> bulrushes(const Quilt& quilt, const std::string& folder) {
     const auto evening = *store::readTime("2026-10-02T19:00:00Z");
     auto out = withDrawing(quilt, folder, "bulrushes.svg", "Bulrushes", "straw", evening);
@@ -78,14 +78,20 @@ Result<Quilt> bulrushes(const Quilt& quilt, const std::string& folder) {
         vein->thread = threadNamed(*out, "reed green");
     }
     const auto title = words(*out, "Slow Water", Length::ofInches(7, 16), 24, on(212, 130), "brick red");
+    Line ripples;
+    ripples.name = "ripples", ripples.stitch = quilt::LineStitch::machineStraight;
+    ripples.strokes = std::vector{curve(on(60, 800), on(110, 780), on(150, 822), on(210, 800)),
+                                  curve(on(690, 800), on(750, 780), on(790, 822), on(840, 800))};
+    ripples.thread = threadNamed(*out, "lamp glass");
     std::vector<LineId> all;
-    for (const auto& line : {title, left, right}) {
+    for (const auto& line : {title, left, right, ripples}) {
         out = edit::putLine(*out, id, line);
         if (!out) return out;
         all.push_back(the(out->blocks, id).lines.back().id);
     }
     auto time = out->log->back().time + 86'400;
     out = edit::linesDrawn(*out, id, all, time);
+    if (out) out = edit::lineSewn(*out, id, all.back(), time += 600);
     for (int i = 0; i < 2 && out; ++i) {
         const auto plan = plan::planLines(the(out->blocks, id));
         if (const auto next = plan.next())

@@ -24,6 +24,22 @@ Colour rimOf(Colour colour) {
     return luminance(colour) > 0.25 ? mixed(colour, ink, 0.55) : mixed(colour, panel, 0.55);
 }
 
+/// As broad as it lies there, mm.
+double widthOf(const Line& line) {
+    constexpr double thread = 0.5; // mm: of a straight seam, as it is seen
+    if (quilt::isByHand(line.stitch)) return flossWidth(line.strands);
+    return line.stitch == quilt::LineStitch::machineSatin ? line.width.mm() : thread;
+}
+
+void addWhole(std::vector<sheet::Item>& items, const quilt::Quilt& quilt, const Line& line, For whom) {
+    const auto strokes = placed(line);
+    const auto colour = flossColour(quilt, line.thread);
+    const double wide = widthOf(line) * (whom == For::small ? 1.6 : 1);
+    if (whom == For::screen)
+        items.push_back(sheet::Shape{strokes, std::nullopt, Pen{rimOf(colour), wide + 0.35}});
+    items.push_back(sheet::Shape{strokes, std::nullopt, Pen{colour, wide}});
+}
+
 } // namespace
 
 double flossWidth(int strands) {
@@ -32,23 +48,18 @@ double flossWidth(int strands) {
 
 sheet::Layer lines(const quilt::Quilt& quilt, const quilt::Block& block, For whom) {
     sheet::Layer layer{"lines", {}, {}, {}};
-    for (const auto& line : block.lines) {
-        const auto strokes = placed(line);
-        if (whom == For::paper) {
-            layer.items.push_back(sheet::Shape{strokes, std::nullopt, Pen{ink, 0.5}});
-            continue;
-        }
-        const auto colour = flossColour(quilt, line.thread);
-        const double wide = flossWidth(line.strands) * (whom == For::small ? 1.6 : 1);
-        if (whom == For::screen)
-            layer.items.push_back(sheet::Shape{strokes, std::nullopt, Pen{rimOf(colour), wide + 0.35}});
-        layer.items.push_back(sheet::Shape{strokes, std::nullopt, Pen{colour, wide}});
-    }
+    for (const auto& line : block.lines)
+        if (whom == For::paper)
+            layer.items.push_back(sheet::Shape{placed(line), std::nullopt, Pen{ink, 0.5}});
+        else
+            addWhole(layer.items, quilt, line, whom);
     return layer;
 }
 
 sheet::Layer handStitches(const quilt::Quilt& quilt, const quilt::Block& block, const plan::LinesPlan& plan) {
     sheet::Layer layer{"stitches", {}, {}, {}};
+    for (const auto& line : block.lines)
+        if (!quilt::isByHand(line.stitch)) addWhole(layer.items, quilt, line, For::screen);
     constexpr double gap = 0.25; // mm that a stitch is drawn short of its holes
     for (const auto& part : plan.parts) {
         const auto& line = the(block.lines, part.line);

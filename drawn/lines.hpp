@@ -11,7 +11,7 @@ namespace up::drawn {
 /// they are on the cloth. mm on the block.
 [[nodiscard]] sheet::Layer lines(const quilt::Quilt& quilt, const quilt::Block& block, For whom);
 
-/// Every stitch: full where it is made, thin as it was traced where it is to come. A part's stitches stand for its line.
+/// Every stitch: full where it is made, thin as it was traced where it is to come. Lines of the machine whole.
 [[nodiscard]] sheet::Layer handStitches(const quilt::Quilt& quilt, const quilt::Block& block,
                                         const plan::LinesPlan& plan);
 

@@ -2,6 +2,7 @@
 #include "words/line_words.hpp"
 
 #include "core/base/text.hpp"
+#include "words/stitch_words.hpp"
 #include "words/translated.hpp"
 
 #include <cmath>
@@ -17,6 +18,8 @@ std::string lineStitchName(LineStitch stitch) {
     case LineStitch::back: return tr("Back stitch");
     case LineStitch::stem: return tr("Stem stitch");
     case LineStitch::running: return tr("Running stitch");
+    case LineStitch::machineStraight: return tr("Machine, straight");
+    case LineStitch::machineSatin: return tr("Machine, satin");
     }
     return {};
 }
@@ -28,6 +31,8 @@ std::string linePenWords(quilt::LinePen pen) {
 }
 
 std::string lineHowWords(const quilt::Quilt& quilt, const quilt::Line& line) {
+    if (!quilt::isByHand(line.stitch))
+        return said(N_("{0}, {1}"), {lineStitchName(line.stitch), threadWords(quilt, line.thread)});
     return said(N2_("{1}, {0} strand of {2}", "{1}, {0} strands of {2}"),
                 static_cast<std::size_t>(line.strands),
                 {lineStitchName(line.stitch), flossName(quilt, line.thread)});
@@ -77,6 +82,28 @@ std::string threadingWords(const quilt::Quilt& quilt, const plan::LineNow& now) 
     }
     if (!kept.empty()) add(said(N_("Take the strands that were kept: {0}."), {kept}));
     return out;
+}
+
+LineSaid drawingSaid(const quilt::Block& block, const plan::LineNow& now) {
+    std::string names;
+    for (const auto id : now.draw)
+        names += (names.empty() ? "" : ", ") + the(block.lines, id).name;
+    return {said(N_("Trace onto the block: {0}."), {names}),
+            std::string(tr("As seen, not reversed: the placement sheet beneath it on a light box.")) + " " +
+                linePenWords(now.pen)};
+}
+
+LineSaid lineSaid(const quilt::Quilt& quilt, const quilt::Block& block, const plan::LineNow& now) {
+    const auto& line = the(block.lines, now.part.line);
+    if (!quilt::isByHand(line.stitch))
+        return {said(N_("Stitch {0}: {1}."), {line.name, lineHowWords(quilt, line)}), ""};
+    auto because =
+        now.newNeedle ? threadingWords(quilt, now) : std::string(tr("With what is in the needle still."));
+    if (now.newNeedle && !now.others.empty())
+        because +=
+            " " + said(N2_("It does for {0} line more.", "It does for {0} lines more."), now.others.size());
+    because += " " + said(N2_("{0} length of floss to go.", "{0} lengths of floss to go."), now.left);
+    return {said(N_("Stitch {0}: {1}."), {partName(block, now.part), lineHowWords(quilt, line)}), because};
 }
 
 std::string flossWords(const quilt::Quilt& quilt, const plan::FlossUse& use) {

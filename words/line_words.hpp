@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Lines that are stitched by hand, and their floss, in words.
+// Lines of a block, and the floss of those that are stitched by hand, in words.
 #pragma once
 
 #include "core/plan/work/now_plan.hpp"
@@ -20,6 +20,15 @@ namespace up::words {
 
 /// What to thread: "Cut 16 in of floss; split off 4 strands and keep 2." or "The 2 strands kept and 2 off another cut".
 [[nodiscard]] std::string threadingWords(const quilt::Quilt& quilt, const plan::LineNow& now);
+
+struct LineSaid {
+    std::string what, because;
+};
+/// Which lines to trace onto the block, and with what.
+[[nodiscard]] LineSaid drawingSaid(const quilt::Block& block, const plan::LineNow& now);
+/// Which one to stitch, and what to thread.
+[[nodiscard]] LineSaid lineSaid(const quilt::Quilt& quilt, const quilt::Block& block,
+                                const plan::LineNow& now);
 
 /// "cut 4 of 16 in, 5 ft in all; 12 in of single strands are left over".
 [[nodiscard]] std::string flossWords(const quilt::Quilt& quilt, const plan::FlossUse& use);

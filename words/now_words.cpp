@@ -178,27 +178,13 @@ private:
     }
 
     [[nodiscard]] NowWords drawLines() const {
-        const auto& line = *m_now.line;
-        std::string names;
-        for (const auto id : line.draw)
-            names += (names.empty() ? "" : ", ") + the(m_block.lines, id).name;
-        return {said(N_("Trace onto the block: {0}."), {names}),
-                std::string(tr("As seen, not reversed: the placement sheet beneath it on a light box.")) +
-                    " " + linePenWords(line.pen),
-                tr("Traced"), ""};
+        const auto said = drawingSaid(m_block, *m_now.line);
+        return {said.what, said.because, tr("Traced"), ""};
     }
 
     [[nodiscard]] NowWords sewLine() const {
-        const auto& now = *m_now.line;
-        const auto& line = the(m_block.lines, now.part.line);
-        auto because = now.newNeedle ? threadingWords(m_quilt, now)
-                                     : std::string(tr("With what is in the needle still."));
-        if (now.newNeedle && !now.others.empty())
-            because += " " + said(N2_("It does for {0} line more.", "It does for {0} lines more."),
-                                  now.others.size());
-        because += " " + said(N2_("{0} length of floss to go.", "{0} lengths of floss to go."), now.left);
-        return {said(N_("Stitch {0}: {1}."), {partName(m_block, now.part), lineHowWords(m_quilt, line)}),
-                because, tr("Stitched"), cautionWords(m_now.caution)};
+        const auto said = lineSaid(m_quilt, m_block, *m_now.line);
+        return {said.what, said.because, tr("Stitched"), cautionWords(m_now.caution)};
     }
 
     [[nodiscard]] NowWords sewStrip() const {
@@ -342,6 +328,7 @@ private:
                    : "";
     }
     [[nodiscard]] std::string afterStitching() const {
+        if (m_now.pieces.empty()) return ""; // a line of the block
         const auto* piece = find(m_block.pieces, m_now.pieces.front());
         return piece && piece->shine == quilt::Shine::cutAway
                    ? std::string(" ") +

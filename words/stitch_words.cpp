@@ -74,13 +74,14 @@ std::string threadWords(const quilt::Quilt& quilt, ThreadId id) {
 
 std::string legWords(const quilt::Quilt& quilt, const quilt::Block& block, const plan::StitchRun& run,
                      int times) {
-    const auto piece = piecesWords(block, {run.piece});
+    const auto* line = find(block.lines, run.of);
+    const auto piece = line ? line->name : piecesWords(block, {run.piece});
     const auto shortest =
         quilt.units == measure::System::inches ? measure::Length::ofInches(1, 16) : measure::Length::ofMm(1);
     const auto length = run.length() < shortest ? said(N_("under {0}"), {plainly(shortest, quilt.units)})
                                                 : plainly(run.length(), quilt.units);
     const auto along =
-        said(run.isEdge ? N_("along {0}, {1}") : N_("along a mark on {0}, {1}"), {piece, length});
+        said(run.isEdge || line ? N_("along {0}, {1}") : N_("along a mark on {0}, {1}"), {piece, length});
     if (times == 1) return along;
     return said(run.closed ? N_("{0}, {1} times round") : N_("{0}, {1} times to and fro"),
                 {along, std::to_string(times)});
@@ -132,8 +133,10 @@ std::string useWords(const quilt::Quilt& quilt, const quilt::Block& block, const
             std::string(". ") + said(N2_("Wind {0} bobbin ahead.", "Wind {0} bobbins ahead."), bobbins, {});
     if (use.bobbinEnds)
         out += std::string(". ") +
-               said(N_("It runs out in trail {0}, on {1}."),
-                    {std::to_string(use.bobbinEnds->trail + 1), piecesWords(block, {use.bobbinEnds->piece})});
+               said(use.bobbinEnds->piece ? N_("It runs out in trail {0}, on {1}.")
+                                          : N_("It runs out in trail {0}."),
+                    {std::to_string(use.bobbinEnds->trail + 1),
+                     use.bobbinEnds->piece ? piecesWords(block, {use.bobbinEnds->piece}) : ""});
     return out;
 }
 

@@ -43,7 +43,7 @@ void SewingCommands::record(plan::AtLeg from, std::size_t end, const QString& wh
         const auto use = plan::useOfLeg(*block, m_session.derived().block(), plan, leg);
         out = edit::sew(*out, m_session.blockId(),
                         {run.piece, run.line, leg.times, plan::finishesPiece(plan, leg), use.needle,
-                         use.bobbin, use.needleMinutes},
+                         use.bobbin, use.needleMinutes, run.of},
                         m_session.now());
         run.sewn += leg.times;
     }
@@ -137,6 +137,7 @@ void SewingCommands::askStretch() {
     const auto now = m_session.next();
     if (!block || !now.stitch) return m_session.complain(tr("Nothing is left to be stitched here."));
     const auto& run = now.stitch->run;
+    if (run.of) return m_session.complain(tr("That is a line of its own: change it by Words and lines…"));
     StitchQuestion question;
     question.units = m_session.quilt().units;
     question.of = words::legWords(m_session.quilt(), *block, run, 1);

@@ -34,7 +34,8 @@ LineDialog::LineDialog(LineQuestion question, QWidget* parent)
       m_thread(named(new QComboBox(this), "line.thread")), m_pen(named(new QComboBox(this), "line.pen")),
       m_text(named(new QLineEdit(this), "line.text")), m_height(named(new QLineEdit(this), "line.height")),
       m_name(named(new QLineEdit(this), "line.name")), m_length(named(new QLineEdit(this), "line.length")),
-      m_bend(named(new QSpinBox(this), "line.bend")), m_strands(named(new QSpinBox(this), "line.strands")),
+      m_width(named(new QLineEdit(this), "line.width")), m_bend(named(new QSpinBox(this), "line.bend")),
+      m_strands(named(new QSpinBox(this), "line.strands")),
       m_clear(named(new QPushButton(tr("Draw it anew"), this), "line.clear")), m_about(new QLabel(this)) {
     auto* row = new QHBoxLayout(this);
     auto* side = new QWidget(this);
@@ -53,8 +54,8 @@ LineDialog::LineDialog(LineQuestion question, QWidget* parent)
     row->addWidget(m_picture, 1);
     resize(900, 580);
     start();
-    watch(
-        {m_kind, m_family, m_stitch, m_thread, m_pen, m_text, m_height, m_name, m_length, m_bend, m_strands});
+    watch({m_kind, m_family, m_stitch, m_thread, m_pen, m_text, m_height, m_name, m_length, m_width, m_bend,
+           m_strands});
     connect(m_clear, &QPushButton::clicked, this, [this] {
         m_drawn.clear();
         changed();
@@ -96,7 +97,8 @@ void LineDialog::buildStitches(QFormLayout& form) {
     form.addRow(tr("Called"), m_name);
     form.addRow(tr("Stitch"), m_stitch);
     form.addRow(tr("Each as long as"), m_length);
-    form.addRow(tr("Floss"), m_thread);
+    form.addRow(tr("As wide as"), m_width);
+    form.addRow(tr("Floss or thread"), m_thread);
     form.addRow(tr("Strands of six"), m_strands);
     form.addRow(tr("Pen"), m_pen);
     m_name->setPlaceholderText(tr("as its words"));
@@ -133,6 +135,7 @@ void LineDialog::fill(const quilt::Line& line) {
     if (!line.written) m_drawn = placed(line);
     choose(*m_stitch, line.stitch);
     if (line.length) m_length->setText(typed(line.length->mm(), units, 32));
+    m_width->setText(typed(line.width.mm(), units, 32));
     m_thread->setCurrentIndex(m_thread->findData(line.thread.value));
     m_strands->setValue(line.strands);
     choose(*m_pen, line.pen);
@@ -144,19 +147,17 @@ void LineDialog::showKind() {
     for (QWidget* field : {static_cast<QWidget*>(m_text), static_cast<QWidget*>(m_height),
                            static_cast<QWidget*>(m_family), static_cast<QWidget*>(m_bend)})
         m_form->setRowVisible(field, isWords);
+    const auto stitch = chosenIn<LineStitch>(*m_stitch);
+    m_form->setRowVisible(m_strands, quilt::isByHand(stitch));
+    m_form->setRowVisible(m_width, stitch == LineStitch::machineSatin);
     m_form->setRowVisible(m_clear, !isWords);
     m_picture->setDrawing(!isWords);
 }
 
 /// The words stay about where the line's middle is.
 Result<void> LineDialog::readWords() {
-    const auto height = measure::readLength(m_height->text().toStdString(), m_question.quilt.units);
+    const auto height = lengthIn(*m_height, tr("letter"), 2, 300);
     if (!height) return tl::unexpected(height.error());
-    const auto least = quilt::Length::ofMm(2), most = quilt::Length::ofMm(300);
-    if (*height < least || *height > most) {
-        const auto say = [&](quilt::Length length) { return measure::say(length, m_question.quilt.units); };
-        return failure(Code::absurdSize, {tr("letter").toStdString(), say(*height), say(least), say(most)});
-    }
     quilt::Written written{m_text->text().trimmed().toStdString(),
                            m_family->currentData().toString().toStdString(), *height,
                            measure::Angle::ofDegrees(m_bend->value())};
@@ -171,19 +172,33 @@ Result<void> LineDialog::readWords() {
     return {};
 }
 
-Result<void> LineDialog::readLength() {
+Result<quilt::Length> LineDialog::lengthIn(const QLineEdit& field, const QString& what, double least,
+                                           double most) const {
+    const auto units = m_question.quilt.units;
+    const auto length = measure::readLength(field.text().toStdString(), units);
+    if (!length) return length;
+    const auto low = quilt::Length::ofMm(least), high = quilt::Length::ofMm(most);
+    if (*length >= low && *length <= high) return length;
+    return failure(Code::absurdSize, {what.toStdString(), measure::say(*length, units),
+                                      measure::say(low, units), measure::say(high, units)});
+}
+
+Result<void> LineDialog::readStitches() {
+    m_answer.stitch = chosenIn<LineStitch>(*m_stitch);
     m_answer.length.reset();
     if (!m_length->text().trimmed().isEmpty()) {
-        const auto length = measure::readLength(m_length->text().toStdString(), m_question.quilt.units);
+        const auto length = lengthIn(*m_length, tr("stitch"), 0.3, 25.4);
         if (!length) return tl::unexpected(length.error());
-        const auto least = quilt::Length::ofMm(1), most = quilt::Length::ofMm(25.4);
-        if (*length < least || *length > most) {
-            const auto say = [&](quilt::Length of) { return measure::say(of, m_question.quilt.units); };
-            return failure(Code::absurdSize,
-                           {tr("stitch").toStdString(), say(*length), say(least), say(most)});
-        }
         m_answer.length = *length;
     }
+    if (m_answer.stitch == LineStitch::machineSatin) {
+        const auto width = lengthIn(*m_width, tr("stitch"), 0.5, 12);
+        if (!width) return tl::unexpected(width.error());
+        m_answer.width = *width;
+    }
+    m_answer.thread = ThreadId{m_thread->currentData().toUInt()};
+    m_answer.strands = m_strands->value();
+    m_answer.pen = chosenIn<LinePen>(*m_pen);
     return {};
 }
 
@@ -199,11 +214,7 @@ Result<void> LineDialog::read() {
         m_answer.strokes = m_drawn, m_answer.place = {};
         m_answer.name = name.empty() ? tr("Line").toStdString() : name;
     }
-    if (auto ok = readLength(); !ok) return ok;
-    m_answer.stitch = chosenIn<LineStitch>(*m_stitch);
-    m_answer.thread = ThreadId{m_thread->currentData().toUInt()};
-    m_answer.strands = m_strands->value();
-    m_answer.pen = chosenIn<LinePen>(*m_pen);
+    if (auto ok = readStitches(); !ok) return ok;
     const auto put = edit::putLine(m_question.quilt, m_question.block, m_answer);
     return put ? Result<void>() : tl::unexpected(put.error());
 }
@@ -217,9 +228,10 @@ void LineDialog::follow(bool well) {
     std::size_t stitches = 0;
     for (const auto& part : plan.parts)
         stitches += part.stitches.size();
-    m_about->setText(tr("%n stitches; floss: %1.", nullptr, static_cast<int>(stitches))
-                         .arg(q(words::flossWords(m_question.quilt, plan.floss.front()))) +
-                     "\n" + q(words::linePenWords(m_answer.pen)));
+    auto about = plan.floss.empty() ? tr("It is stitched among the edges, on the tread Stitch.")
+                                    : tr("%n stitches; floss: %1.", nullptr, static_cast<int>(stitches))
+                                          .arg(q(words::flossWords(m_question.quilt, plan.floss.front())));
+    m_about->setText(about + "\n" + q(words::linePenWords(m_answer.pen)));
 }
 
 } // namespace up::app

@@ -29,7 +29,10 @@ private:
     void fill(const quilt::Line& line);
     void showKind();
     [[nodiscard]] Result<void> readWords();
-    [[nodiscard]] Result<void> readLength();
+    /// Errors: Code::badLength, absurdSize outside so many mm.
+    [[nodiscard]] Result<quilt::Length> lengthIn(const QLineEdit& field, const QString& what, double least,
+                                                 double most) const;
+    [[nodiscard]] Result<void> readStitches();
     [[nodiscard]] Result<void> read() override;
     void follow(bool well) override;
 
@@ -38,7 +41,7 @@ private:
     std::vector<shape::Contour> m_drawn; ///< with the mouse, or as it came
     LinePicture* m_picture;
     QComboBox *m_kind, *m_family, *m_stitch, *m_thread, *m_pen;
-    QLineEdit *m_text, *m_height, *m_name, *m_length;
+    QLineEdit *m_text, *m_height, *m_name, *m_length, *m_width;
     QSpinBox *m_bend, *m_strands;
     QPushButton* m_clear;
     QFormLayout* m_form = nullptr;

@@ -31,6 +31,11 @@ std::vector<shape::Contour> lineOf(const StitchRun& run) {
     return sheet::contoursOf(std::vector<shape::Polyline>{run.line});
 }
 
+/// What a click on it means.
+sheet::Tag tagOf(const StitchRun& run) {
+    return run.of ? sheet::Tag(run.of) : sheet::Tag(run.piece);
+}
+
 /// The trail that is next.
 const stitch::Trail* trailShown(const Look& look) {
     const auto* plan = look.derived.stitching().get();
@@ -41,10 +46,10 @@ const stitch::Trail* trailShown(const Look& look) {
 
 void addQuiet(std::vector<sheet::Item>& items, const Look& look, const StitchRun& run) {
     const bool done = run.isDone();
-    items.push_back(sheet::Shape{lineOf(run), std::nullopt, Pen{look::panel, 1.8}, run.piece, 0.7});
+    items.push_back(sheet::Shape{lineOf(run), std::nullopt, Pen{look::panel, 1.8}, tagOf(run), 0.7});
     items.push_back(sheet::Shape{lineOf(run), std::nullopt,
                                  done ? Pen{look::moss, 1.0} : Pen{threadColour(look.quilt, run.thread), 0.9},
-                                 run.piece, done ? 0.9 : 0.6});
+                                 tagOf(run), done ? 0.9 : 0.6});
 }
 
 /// Where the needle goes along there: a barb in the middle of the leg.
@@ -93,8 +98,8 @@ void addTrail(std::vector<sheet::Item>& items, const Look& look, const StitchPla
         const bool isNext = i == next;
         items.push_back(sheet::Shape{lineOf(run), std::nullopt,
                                      Pen{isNext ? look::brassBright : look::panel, isNext ? 4.6 : 3.2},
-                                     run.piece});
-        items.push_back(sheet::Shape{lineOf(run), std::nullopt, Pen{colour, 1.6}, run.piece});
+                                     tagOf(run)});
+        items.push_back(sheet::Shape{lineOf(run), std::nullopt, Pen{colour, 1.6}, tagOf(run)});
         addDirection(items, run, legs[i].back, Pen{isNext ? look::brass : colour, 0.9});
     };
     for (std::size_t i = 0; i < legs.size(); ++i)
@@ -139,9 +144,9 @@ void addStitches(std::vector<sheet::Item>& items, const Look& look, const Stitch
          plan::shaded(lines, shades, thread ? thread->shadeLength : measure::Length())) {
         const auto path = sheet::contoursOf(std::vector<shape::Polyline>{line});
         items.push_back(sheet::Shape{
-            path, std::nullopt, Pen{look::mixed(colour, look::ink, 0.45), threadWidth * 1.7}, run.piece});
+            path, std::nullopt, Pen{look::mixed(colour, look::ink, 0.45), threadWidth * 1.7}, tagOf(run)});
         items.push_back(sheet::Shape{path, std::nullopt,
-                                     Pen{look::mixed(colour, look::panel, 0.12), threadWidth}, run.piece});
+                                     Pen{look::mixed(colour, look::panel, 0.12), threadWidth}, tagOf(run)});
     }
 }
 
@@ -186,7 +191,7 @@ void addLegRows(const Look& look, const StitchPlan& plan, const std::vector<Leg>
         const auto& run = plan.runs[legs[i].run];
         Row row{words::said(N_("{0}: {1}"), {std::to_string(i + 1),
                                              words::legWords(look.quilt, look.block, run, legs[i].times)}),
-                "", run.piece};
+                "", tagOf(run)};
         row.done = legs[i].done;
         row.next = i == look.next.stitch->at.leg;
         rows.rows.push_back(std::move(row));
@@ -201,7 +206,7 @@ void addTrailRows(const Look& look, const StitchPlan& plan, Rows& rows) {
         const bool isNext = look.next.stitch && look.next.stitch->at.trail == t;
         Row row{words::said(N_("Trail {0}: {1}"),
                             {std::to_string(t + 1), words::threadWords(look.quilt, run.thread)}),
-                trailSaid(look, plan, legs, trail), run.piece};
+                trailSaid(look, plan, legs, trail), tagOf(run)};
         row.swatch = threadColour(look.quilt, run.thread);
         row.done = std::all_of(legs.begin(), legs.end(), [](const Leg& leg) { return leg.done; });
         row.next = isNext && legs.size() == 1;

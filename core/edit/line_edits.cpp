@@ -33,7 +33,8 @@ bool liesAlike(const Line& a, const Line& b) {
 
 /// As it is stitched; its name and the thread's colour may still change.
 bool isSewnAlike(const Line& a, const Line& b) {
-    return liesAlike(a, b) && a.stitch == b.stitch && a.length == b.length && a.strands == b.strands;
+    return liesAlike(a, b) && a.stitch == b.stitch && a.length == b.length && a.strands == b.strands &&
+           a.width == b.width;
 }
 
 template<class Change> Edited changeLine(const Quilt& quilt, BlockId block, LineId id, Change change) {
@@ -55,8 +56,10 @@ Edited putLine(const Quilt& quilt, BlockId id, Line line) {
     if (line.id) {
         const auto* known = find(owner->lines, line.id);
         if (!known) return failure(Code::noSuchLine, {std::to_string(line.id.value)});
-        if (known->sewn > 0 && !isSewnAlike(*known, line)) return failure(Code::lineIsSewn, {known->name});
+        const bool isBegun = known->sewn > 0 || !known->stitched->empty();
+        if (isBegun && !isSewnAlike(*known, line)) return failure(Code::lineIsSewn, {known->name});
         line.drawn = known->drawn && liesAlike(*known, line), line.sewn = known->sewn;
+        line.stitched = known->stitched;
     }
     return changeBlock(quilt, id, [&](Quilt& out, Block& block) {
         if (auto* known = find(block.lines, line.id)) {
@@ -145,7 +148,8 @@ void remapLines(Block& block, const shape::Transform& by) {
         else
             line.place.turn = {};
         if (line.written && mirrors) line.place.turn = -line.place.turn;
-        line.strokes = std::move(strokes), line.drawn = false, line.sewn = 0;
+        line.strokes = std::move(strokes), line.drawn = false;
+        line.sewn = 0, line.stitched = {};
         moveTo(line, wanted);
     }
 }

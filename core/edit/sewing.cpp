@@ -3,6 +3,7 @@
 
 #include "core/base/spoken.hpp"
 #include "core/edit/change.hpp"
+#include "core/edit/lines.hpp"
 #include "core/measure/say.hpp"
 #include "core/shape/stretches.hpp"
 
@@ -28,14 +29,35 @@ void take(std::optional<quilt::Length>& left, quilt::Length length) {
 
 } // namespace
 
+namespace {
+
+/// Its stretch of the piece or the line counts as stitched; with which thread.
+Edited stitched(const Quilt& quilt, BlockId block, const Seam& seam, ThreadId& with) {
+    if (!seam.of)
+        return changePiece(quilt, block, seam.piece, [&](Block&, Piece& piece) {
+            auto sewn = *piece.sewn;
+            sewn.insert(sewn.end(), static_cast<std::size_t>(seam.times), asDrawn(piece, seam.line));
+            piece.sewn = std::move(sewn);
+            with = piece.thread;
+        });
+    const auto* owner = find(quilt.blocks, block);
+    if (owner && !find(owner->lines, seam.of))
+        return failure(Code::noSuchLine, {std::to_string(seam.of.value)});
+    return changeBlock(quilt, block, [&](Quilt&, Block& b) {
+        auto& line = *find(b.lines, seam.of);
+        auto all = *line.stitched;
+        all.push_back(transformed(shape::contourThrough(seam.line), placing(line).inverse()));
+        all.back().closed = false;
+        line.stitched = std::move(all);
+        with = line.thread;
+    });
+}
+
+} // namespace
+
 Edited sew(const Quilt& quilt, BlockId block, const Seam& seam, std::int64_t time) {
     ThreadId with;
-    auto out = changePiece(quilt, block, seam.piece, [&](Block&, Piece& piece) {
-        auto sewn = *piece.sewn;
-        sewn.insert(sewn.end(), static_cast<std::size_t>(seam.times), asDrawn(piece, seam.line));
-        piece.sewn = std::move(sewn);
-        with = piece.thread;
-    });
+    auto out = stitched(quilt, block, seam, with);
     if (!out) return out;
     if (auto* thread = find(out->threads, with)) {
         out->machine.thread = with;
@@ -44,7 +66,11 @@ Edited sew(const Quilt& quilt, BlockId block, const Seam& seam, std::int64_t tim
     }
     out->machine.needleMinutes += seam.needleMinutes;
     if (!seam.finishes) return out;
-    return record(*out, block, {seam.piece}, quilt::Step::stitched, time);
+    if (!seam.of) return record(*out, block, {seam.piece}, quilt::Step::stitched, time);
+    return lineSewn(*out, block, seam.of, time).map([&](Quilt&& done) {
+        find(the(done.blocks, block).lines, seam.of)->stitched = {};
+        return std::move(done);
+    });
 }
 
 Edited setStretch(const Quilt& quilt, BlockId block, PieceId id, const shape::Polyline& line,

@@ -6,17 +6,18 @@
 
 namespace up::edit {
 
-/// A stretch of the piece's edge, or of a mark on it, as it lies on the block.
+/// A stretch of the piece's edge, of a mark on it, or of a line of the block, as it lies on the block.
 struct Seam {
-    PieceId piece;
+    PieceId piece; ///< none: `of` says of which line
     shape::Polyline line;
     int times = 1;                      ///< it was stitched along
     bool finishes = false;              ///< nothing of the piece is left to stitch: it is stitched
     measure::Length needle{}, bobbin{}; ///< thread that it took
     double needleMinutes = 0;           ///< of the machine
+    LineId of{};
 };
 /// Its thread is on the machine then; spool and bobbin, where it is known what is on them, have as much less. Errors: as
-/// record.
+/// record; Code::noSuchLine.
 [[nodiscard]] Edited sew(const Quilt& quilt, BlockId block, const Seam& seam, std::int64_t time);
 
 /// How these pieces' own edges are stitched; nothing: as the block's.

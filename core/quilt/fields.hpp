@@ -195,12 +195,14 @@ constexpr auto fieldsOf(Of<Line>) {
                       unlessUsual("on", &T::on),
                       unlessUsual("place", &T::place),
                       always("stitch", &T::stitch),
-                      unlessUsual("length", &T::length).within(0.5, 25.4),
+                      unlessUsual("length", &T::length).within(0.1, 25.4),
+                      unlessUsual("width", &T::width).within(0.1, 25.4),
                       unlessUsual("thread", &T::thread),
                       unlessUsual("strands", &T::strands).within(1, strandsOfFloss),
                       unlessUsual("pen", &T::pen),
                       unlessUsual("drawn", &T::drawn),
-                      unlessUsual("sewn", &T::sewn).within(0, 10'000)};
+                      unlessUsual("sewn", &T::sewn).within(0, 10'000),
+                      unlessUsual("stitched", &T::stitched)};
 }
 
 constexpr auto fieldsOf(Of<Traced>) {

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/quilt/line.hpp"
 
+#include "core/quilt/stitches.hpp"
+
 namespace up::quilt {
 
 Length usualLength(LineStitch stitch) {
@@ -8,6 +10,8 @@ Length usualLength(LineStitch stitch) {
     case LineStitch::back: return Length::ofInches(3, 32);
     case LineStitch::stem: return Length::ofInches(3, 16);
     case LineStitch::running: return Length::ofInches(1, 8);
+    case LineStitch::machineStraight: return usualLength(StitchKind::straight);
+    case LineStitch::machineSatin: return usualLength(StitchKind::satin);
     }
     return {};
 }

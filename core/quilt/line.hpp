@@ -26,10 +26,13 @@ struct Placement {
     bool operator==(const Placement&) const = default;
 };
 
-/// How a line comes onto the cloth: by hand, with floss.
-enum class LineStitch : std::uint8_t { back, stem, running };
+/// How a line comes onto the cloth: by hand with floss, or under the machine with thread.
+enum class LineStitch : std::uint8_t { back, stem, running, machineStraight, machineSatin };
 constexpr auto keysOf(LineStitch) {
-    return std::to_array<std::string_view>({"back", "stem", "running"});
+    return std::to_array<std::string_view>({"back", "stem", "running", "machineStraight", "machineSatin"});
+}
+[[nodiscard]] constexpr bool isByHand(LineStitch stitch) {
+    return stitch < LineStitch::machineStraight;
 }
 
 /// With what it is traced.
@@ -62,12 +65,16 @@ struct Line {
     PieceId on{}; ///< it goes where that piece goes; none: it stays
     Placement place{};
     LineStitch stitch = LineStitch::back;
-    std::optional<Length> length{}; ///< of a stitch; none: as is usual
+    std::optional<Length> length{};         ///< of a stitch; none: as is usual
+    Length width = Length::ofInches(3, 32); ///< of satin
     ThreadId thread{};
     int strands = 4; ///< of six
     LinePen pen = LinePen::washesOut;
-    bool drawn = false;  ///< it is on the cloth
-    int sewn = 0;        ///< so many of its lengths of floss are stitched, in their order
+    bool drawn = false; ///< it is on the cloth
+    int sewn =
+        0; ///< by hand: so many of its lengths of floss are stitched, in their order; by machine 1: all is
+    /// Stretches that the machine has stitched, as the strokes are drawn, while not all are.
+    Shared<std::vector<shape::Contour>> stitched{};
     std::string extra{}; ///< as of a Quilt
     bool operator==(const Line&) const = default;
 };

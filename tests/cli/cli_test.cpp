@@ -352,7 +352,9 @@ TEST(Finish, EveryStripListSumsToTheQuiltsSize) {
 TEST(Finish, TellsHowLinesAreStitched) {
     const auto plan = say({"finish", test::share("demo/other-ways.upstairs")}).json();
     const auto& block = plan["blocks"][0];
-    ASSERT_EQ(block["lines"].size(), 3U);
+    ASSERT_EQ(block["lines"].size(), 4U);
+    EXPECT_EQ(block["lines"][3]["stitch"], "machineStraight");
+    EXPECT_TRUE(block["lines"][3]["parts"].empty()) << "that takes thread, not floss";
     std::size_t parts = 0, threaded = 0;
     for (const auto& line : block["lines"])
         parts += line["parts"].size();

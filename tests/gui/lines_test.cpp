@@ -114,6 +114,31 @@ TEST_F(Lines, SpaceStitchesLengthByLength) {
     EXPECT_EQ(session().next().what, plan::What::sewLine);
 }
 
+/// Traced on Stitch, where all beneath it is fused, and stitched there among the edges.
+TEST_F(Lines, ALineOfTheMachineIsARunOfStitch) {
+    choose("Hurricane lamp", View::draw);
+    m_asker.lineAnswer = [](const app::LineQuestion& question) {
+        auto line = proposed(question);
+        line.stitch = quilt::LineStitch::machineSatin;
+        return std::optional(line);
+    };
+    click("draw.line");
+    climb(View::stitch);
+    EXPECT_SOON(session().next().what == plan::What::drawLines);
+    window().mat().setFocus();
+    key(Qt::Key_Space);
+    EXPECT_TRUE(line().drawn);
+    const auto isSewn = [&] { return line().sewn > 0; };
+    for (int i = 0; i < 200 && !isSewn(); ++i) {
+        EXPECT_SOON(session().derived().stitching().isNewest());
+        ASSERT_EQ(session().next().what, plan::What::stitch) << "leg " << i;
+        key(Qt::Key_Space);
+    }
+    EXPECT_TRUE(isSewn());
+    key(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_FALSE(isSewn());
+}
+
 TEST_F(Lines, AClickOnWordsChoosesThem) {
     click("draw.line");
     session().choosePiece(block().pieces.front().id);

@@ -1,12 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Lines on a block: where they lie, what becomes of them when pieces move, how they are worked off.
 #include "core/edit/lines.hpp"
+#include "core/edit/sewing.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/mend/mend.hpp"
 #include "core/pattern/written.hpp"
 #include "core/plan/check/check_plan.hpp"
 #include "core/plan/finish/line_plan.hpp"
 #include "core/plan/work/now_plan.hpp"
+#include "core/plan/work/progress.hpp"
 #include "tests/support/shapes.hpp"
 
 #include <gtest/gtest.h>
@@ -121,6 +123,75 @@ TEST(PlanLines, ALongLineIsStitchedLengthByLength) {
         stitches += part.stitches.size();
     }
     EXPECT_EQ(stitches, 84u) << "200 mm in stitches of 3/32 in at most";
+}
+
+/// A line of the machine is a run among the edges: not before it is traced, nor before what lies beneath it is fused.
+TEST(MachineLines, AreStitchedAmongTheEdges) {
+    auto line = straight({10, 130}, {110, 130});
+    line.stitch = quilt::LineStitch::machineSatin;
+    auto quilt = with(twoSquares(), line);
+    const auto block = quilt.blocks[0].id;
+    const auto planned = [&] {
+        return plan::planStitching(quilt.blocks[0], plan::planBlock(quilt.blocks[0]));
+    };
+    const auto ofLine = [&](const plan::StitchPlan& plan) {
+        std::vector<plan::StitchRun> out;
+        for (const auto& run : plan.runs)
+            if (run.of) out.push_back(run);
+        return out;
+    };
+    auto runs = ofLine(planned());
+    ASSERT_FALSE(runs.empty());
+    double length = 0;
+    for (const auto& run : runs) {
+        EXPECT_FALSE(run.piece);
+        EXPECT_EQ(run.edge.kind, quilt::StitchKind::satin);
+        EXPECT_EQ(run.on, std::vector{quilt.blocks[0].pieces[0].id}) << "it ends on the large square";
+        length += run.length().mm();
+    }
+    EXPECT_NEAR(length, 100, 0.1) << "also over the edge of the square, not parted by it";
+    EXPECT_EQ(plan::countOf(quilt.blocks[0], quilt::Tread::stitch).of, 3);
+    EXPECT_TRUE(plan::planLines(quilt.blocks[0]).parts.empty()) << "no floss";
+    EXPECT_FALSE(plan::isReady(quilt.blocks[0], runs.front()));
+    for (auto step : every<quilt::Step>())
+        if (step != quilt::Step::toTrace && step != quilt::Step::marked && step != quilt::Step::stitched)
+            quilt = must(edit::record(quilt, block,
+                                      {quilt.blocks[0].pieces[0].id, quilt.blocks[0].pieces[1].id}, step, 1));
+    EXPECT_FALSE(plan::isReady(quilt.blocks[0], runs.front())) << "not traced";
+    EXPECT_TRUE(plan::mayTrace(quilt.blocks[0], runs.front()));
+    quilt = must(edit::linesDrawn(quilt, block, {lineOf(quilt).id}, 2));
+    EXPECT_TRUE(plan::isReady(quilt.blocks[0], runs.front()));
+    for (std::size_t i = 0; i < runs.size(); ++i)
+        quilt = must(edit::sew(quilt, block,
+                               {{}, runs[i].line, 1, i + 1 == runs.size(), {}, {}, 0, lineOf(quilt).id}, 3));
+    EXPECT_EQ(lineOf(quilt).sewn, 1);
+    EXPECT_TRUE(lineOf(quilt).stitched->empty()) << "the whole says it";
+    EXPECT_EQ(quilt.log->back().what, quilt::Event::lineSewn);
+    for (const auto& run : ofLine(planned()))
+        EXPECT_TRUE(run.isDone());
+    EXPECT_EQ(plan::countOf(quilt.blocks[0], quilt::Tread::stitch).done, 1);
+}
+
+TEST(MachineLines, AStretchThatIsStitchedIsNotStitchedAgain) {
+    auto line = straight({10, 130}, {110, 130});
+    line.stitch = quilt::LineStitch::machineStraight;
+    auto cross = straight({30, 110}, {30, 150}); // of the same thread: they meet
+    cross.stitch = quilt::LineStitch::machineStraight;
+    auto quilt = with(with(twoSquares(), line), cross);
+    const auto block = quilt.blocks[0].id;
+    const auto plan = plan::planStitching(quilt.blocks[0], plan::planBlock(quilt.blocks[0]));
+    const auto first = std::find_if(plan.runs.begin(), plan.runs.end(),
+                                    [&](const auto& run) { return run.of == lineOf(quilt).id; });
+    ASSERT_NE(first, plan.runs.end());
+    const auto half = first->length() < Length::ofMm(99); // parted where they cross, or whole
+    quilt = must(edit::sew(quilt, block, {{}, first->line, 1, !half, {}, {}, 0, first->of}, 3));
+    const auto after = plan::planStitching(quilt.blocks[0], plan::planBlock(quilt.blocks[0]));
+    std::size_t done = 0, open = 0;
+    for (const auto& run : after.runs)
+        if (run.of) ++(run.isDone() ? done : open);
+    EXPECT_EQ(done, 1u);
+    EXPECT_GE(open, 1u);
+    EXPECT_EQ(edit::moveLine(quilt, block, first->of, Length::ofMm(3), {}).error().code, Code::lineIsSewn);
 }
 
 TEST(Lines, OpenLinesOfADrawingBecomeALineWhenThatIsWanted) {

@@ -68,7 +68,7 @@ void stabiliser(Looking& look) {
 void bobbins(Looking& look) {
     const auto amounts = amountsOf(look.block, look.plan, *look.stitching, look.quilt.threads);
     for (const auto& use : amounts.threads) {
-        if (!use.bobbinEnds) continue;
+        if (!use.bobbinEnds || !use.bobbinEnds->piece) continue;
         const auto lacks =
             use.bobbin - find(look.quilt.threads, use.thread)->bobbin.value_or(measure::Length());
         look.add(Kind::bobbinEnds, indexOf(look, use.bobbinEnds->piece), {use.thread, check::Yarn{lacks}},

@@ -14,6 +14,8 @@ hand::Kind kindOf(quilt::LineStitch stitch) {
     case quilt::LineStitch::back: return hand::Kind::back;
     case quilt::LineStitch::stem: return hand::Kind::stem;
     case quilt::LineStitch::running: return hand::Kind::running;
+    case quilt::LineStitch::machineStraight:
+    case quilt::LineStitch::machineSatin: break;
     }
     return hand::Kind::back;
 }
@@ -67,6 +69,7 @@ LinesPlan planLines(const quilt::Block& block) {
     LinesPlan out;
     std::vector<std::vector<hand::Demand>> demands; // by floss
     for (const auto& line : block.lines) {
+        if (!quilt::isByHand(line.stitch)) continue;
         const auto first = out.parts.size();
         addParts(out.parts, line);
         if (!line.drawn && line.sewn == 0) out.toDraw.push_back(line.id);

@@ -37,6 +37,7 @@ public:
     [[nodiscard]] std::vector<std::pair<PieceId, ThreadId>> pieces() const {
         std::vector<std::pair<PieceId, ThreadId>> out;
         for (std::size_t i = 0; i < m_pieces.size(); ++i) {
+            if (!m_pieces[i]) continue; // a line of the block
             const std::pair own(m_pieces[i], ThreadId{static_cast<std::uint32_t>(m_job.thread[i])});
             if (std::find(out.begin(), out.end(), own) == out.end()) out.push_back(own);
         }

@@ -38,7 +38,7 @@ Knot knotOf(const StitchPlan& plan, const stitch::Trail& trail, bool start) {
 
 std::optional<AtLeg> nextLeg(const quilt::Block& block, const StitchPlan& plan) {
     const auto mayStitch = [&](std::size_t i) {
-        return isReady(block, plan.runs[i].piece) &&
+        return isReady(block, plan.runs[i]) &&
                std::all_of(plan.before.begin(), plan.before.end(), [&](const stitch::Before& b) {
                    return b.then != i || plan.runs[b.first].isDone();
                });
@@ -56,7 +56,7 @@ bool finishesPiece(const StitchPlan& plan, const Leg& leg) {
     const auto& own = plan.runs[leg.run];
     return own.sewn + leg.times >= own.sewnBefore + own.passes &&
            std::all_of(plan.runs.begin(), plan.runs.end(), [&](const StitchRun& run) {
-               return &run == &own || run.piece != own.piece || run.isDone();
+               return &run == &own || run.piece != own.piece || run.of != own.of || run.isDone();
            });
 }
 

@@ -35,7 +35,7 @@ struct AtLeg {
 /// there is none.
 [[nodiscard]] std::optional<AtLeg> nextLeg(const quilt::Block& block, const StitchPlan& plan);
 
-/// Whether with that leg all of its piece is stitched.
+/// Whether with that leg all of its piece, or of its line, is stitched.
 [[nodiscard]] bool finishesPiece(const StitchPlan& plan, const Leg& leg);
 
 } // namespace up::plan

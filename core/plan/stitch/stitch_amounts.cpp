@@ -11,8 +11,12 @@ namespace up::plan {
 using measure::Length;
 
 int layersUnder(const quilt::Block& block, const BlockPlan& plan, const StitchRun& run) {
-    const auto own = static_cast<std::size_t>(quilt::numberOf(block, run.piece)) - 1;
     const auto middle = shape::pointAlong(run.line, run.length().mm() / 2);
+    if (run.of)
+        return 1 +
+               static_cast<int>(std::count_if(plan.regions.begin(), plan.regions.end(),
+                                              [&](const auto& region) { return region.contains(middle); }));
+    const auto own = static_cast<std::size_t>(quilt::numberOf(block, run.piece)) - 1;
     int out = 2; // the background and the piece
     for (const auto lower : plan.beneath(own))
         out += plan.regions[lower].contains(middle);
@@ -79,6 +83,10 @@ private:
         use.needle = use.needle + needle;
         use.bobbin = use.bobbin + bobbin;
     }
+    /// Its piece, or the topmost beneath it.
+    static PieceId placeOf(const StitchRun& run) {
+        return run.of ? run.on.empty() ? PieceId{} : run.on.back() : run.piece;
+    }
     void stitch(ThreadUse& use, const Leg& leg, std::size_t trail) {
         const auto took = useOfLeg(m_block, m_plan, m_stitching, leg);
         take(use, took.needle, took.bobbin);
@@ -86,7 +94,7 @@ private:
         m_out.minutes += took.minutes;
         const auto* thread = find(m_threads, use.thread);
         if (!use.bobbinEnds && thread && thread->bobbin && use.bobbin > *thread->bobbin)
-            use.bobbinEnds = BobbinEnd{trail, m_stitching.runs[leg.run].piece};
+            use.bobbinEnds = BobbinEnd{trail, placeOf(m_stitching.runs[leg.run])};
     }
 
     const quilt::Block& m_block;

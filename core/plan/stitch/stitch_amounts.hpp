@@ -9,7 +9,7 @@ namespace up::plan {
 /// Where the bobbins that are wound are empty.
 struct BobbinEnd {
     std::size_t trail = 0;
-    PieceId piece;
+    PieceId piece; ///< none: in a line on the background
 };
 
 struct ThreadUse {

@@ -8,8 +8,9 @@ namespace up::plan {
 
 std::vector<shape::Polyline> stitchLines(const quilt::Block& block, const BlockPlan& plan,
                                          const StitchRun& run) {
-    const auto at = static_cast<std::size_t>(quilt::numberOf(block, run.piece)) - 1;
-    const auto& piece = run.isEdge ? plan.regions[at] : shape::Region();
+    const auto piece = run.isEdge
+                           ? plan.regions[static_cast<std::size_t>(quilt::numberOf(block, run.piece)) - 1]
+                           : shape::Region();
     std::vector<shape::Polyline> out;
     auto repeat = repeatOf(run.edge);
     for (int pass = 0; pass < (run.edge.apart ? std::max(1, run.allowed.front()) : 1); ++pass) {

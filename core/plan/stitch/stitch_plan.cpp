@@ -6,6 +6,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <set>
 
 namespace up::plan {
 namespace {
@@ -36,10 +37,34 @@ public:
             for (const auto& mark : *block.pieces[i].marks)
                 add(i, false, flattened(transformed(mark, placing(block.pieces[i]))), plan.cover[i]);
         }
+        for (std::size_t i = 0; i < block.lines.size(); ++i)
+            if (!quilt::isByHand(block.lines[i].stitch))
+                for (const auto& stroke : placed(block.lines[i]))
+                    addLine(i, flattened(stroke), plan);
     }
     [[nodiscard]] const std::vector<stitch::Line>& lines() const { return m_lines; }
+    /// By line of these: which one of the block it is of; nothing, or past its end: it is of a piece.
+    [[nodiscard]] const std::vector<std::optional<std::size_t>>& ofBlock() const { return m_ofBlock; }
+    /// By line of the block, the pieces beneath it.
+    [[nodiscard]] const std::vector<std::set<std::size_t>>& beneath() const { return m_beneath; }
 
 private:
+    void addLine(std::size_t of, const Polyline& line, const BlockPlan& plan) {
+        std::set<std::size_t> beneath;
+        for (std::size_t i = 0; i < plan.regions.size(); ++i)
+            if (!shape::inside(line, plan.regions[i]).empty()) beneath.insert(i);
+        m_beneath.resize(m_block.lines.size());
+        m_beneath[of].insert(beneath.begin(), beneath.end());
+        const auto piece = beneath.empty() ? stitch::noPiece : *beneath.rbegin();
+        auto parts = stack::joined(shape::inside(line, m_finished));
+        if (parts.empty()) parts.push_back(line); // nobody wanted it there, but it is wanted
+        for (auto& part : parts) {
+            m_lines.push_back(
+                {std::move(part), piece, false, static_cast<int>(m_block.lines[of].thread.value), {1}});
+            m_ofBlock.resize(m_lines.size() - 1);
+            m_ofBlock.emplace_back(of);
+        }
+    }
     void add(std::size_t piece, bool isEdge, const Polyline& line, const shape::Region& without) {
         std::vector<Polyline> parts{line};
         const auto box = quilt::finishedBox(m_block);
@@ -60,6 +85,8 @@ private:
     const quilt::Block& m_block;
     shape::Region m_finished;
     std::vector<stitch::Line> m_lines;
+    std::vector<std::optional<std::size_t>> m_ofBlock;
+    std::vector<std::set<std::size_t>> m_beneath;
 };
 
 /// With points so close to each other that those between its corners count too.
@@ -113,14 +140,45 @@ void look(StitchRun& run, const quilt::Block& block, const Piece& piece, const A
     run.sewnBefore = run.sewn;
 }
 
-std::vector<StitchRun> runsFor(const quilt::Block& block, const std::vector<stitch::Line>& lines,
+quilt::EdgeStitch machineStitch(const quilt::Line& line) {
+    quilt::EdgeStitch out;
+    const bool isSatin = line.stitch == quilt::LineStitch::machineSatin;
+    out.kind = isSatin ? quilt::StitchKind::satin : quilt::StitchKind::straight;
+    out.width = isSatin ? line.width : measure::Length(); // a straight one lies on its line
+    out.length = line.length;
+    return out;
+}
+
+StitchRun runOfLine(const quilt::Block& block, const quilt::Line& line, const std::set<std::size_t>& on,
+                    const stitch::Run& run) {
+    StitchRun out{{}, line.thread, false, run.points, run.closed};
+    out.of = line.id;
+    for (const auto piece : on)
+        out.on.push_back(block.pieces[piece].id);
+    out.edge = machineStitch(line), out.allowed = {1};
+    const auto open = openLine(out.line);
+    const bool isSewn =
+        std::any_of(line.stitched->begin(), line.stitched->end(), [&](const shape::Contour& stretch) {
+            return shape::liesAlong(open, {transformed(stretch, placing(line))}, sameLine);
+        });
+    out.sewn = line.sewn > 0 || isSewn ? 1 : 0;
+    out.sewnBefore = out.sewn;
+    return out;
+}
+
+std::vector<StitchRun> runsFor(const quilt::Block& block, const Gathered& gathered,
                                const stitch::Runs& runs) {
     std::vector<Along> along; // by piece
     for (const auto& piece : block.pieces)
         along.push_back(alongOf(piece));
     std::vector<StitchRun> out;
     for (const auto& run : runs.runs) {
-        const auto& line = lines[run.line];
+        const auto& line = gathered.lines()[run.line];
+        if (run.line < gathered.ofBlock().size() && gathered.ofBlock()[run.line]) {
+            const auto of = *gathered.ofBlock()[run.line];
+            out.push_back(runOfLine(block, block.lines[of], gathered.beneath()[of], run));
+            continue;
+        }
         const auto& piece = block.pieces[line.piece];
         out.push_back({piece.id, piece.thread, line.isEdge, run.points, run.closed});
         look(out.back(), block, piece, along[line.piece]);
@@ -156,7 +214,7 @@ void keepOnly(ThreadId thread, const quilt::Block& block, const std::vector<Stit
     for (bool more = true; more;) {
         more = false;
         for (std::size_t i = 0; i < runs.size(); ++i) {
-            if (there[i] || runs[i].thread != thread || !isReady(block, runs[i].piece)) continue;
+            if (there[i] || runs[i].thread != thread || !isReady(block, runs[i])) continue;
             if (std::any_of(before.begin(), before.end(),
                             [&](const stitch::Before& b) { return b.then == i && !there[b.first]; }))
                 continue;
@@ -171,9 +229,10 @@ void keepOnly(ThreadId thread, const quilt::Block& block, const std::vector<Stit
 
 StitchPlan planStitching(const quilt::Block& block, const BlockPlan& plan, const StitchOptions& options) {
     const auto* before = options.before;
-    auto lines = Gathered(block, plan).lines();
+    const Gathered gathered(block, plan);
+    const auto& lines = gathered.lines();
     auto runs = stitch::runsOf(lines, {plan.regions, plan.above}, block.jump.mm());
-    auto now = runsFor(block, lines, runs);
+    auto now = runsFor(block, gathered, runs);
     if (before && isStillPlanned(*before, now, block.jump)) {
         auto out = *before;
         for (std::size_t i = 0; i < now.size(); ++i)
@@ -215,13 +274,24 @@ bool isReady(const quilt::Block& block, PieceId id) {
     return quilt::advanced(piece.work, quilt::Step::stitched, piece.hasMarks()).has_value();
 }
 
+bool mayTrace(const quilt::Block& block, const StitchRun& run) {
+    return std::all_of(run.on.begin(), run.on.end(),
+                       [&](PieceId id) { return the(block.pieces, id).work.step >= quilt::Step::tested; });
+}
+
+bool isReady(const quilt::Block& block, const StitchRun& run) {
+    if (!run.of) return isReady(block, run.piece);
+    return the(block.lines, run.of).drawn && mayTrace(block, run);
+}
+
 std::vector<PieceId> StitchPlan::order() const {
     std::vector<PieceId> out;
     for (const auto& trail : trails)
         for (const auto& step : trail.steps)
             if (const auto* stitched = std::get_if<stitch::Stitched>(&step)) {
                 const auto piece = runs[stitched->run].piece;
-                if (!runs[stitched->run].isDone() && std::find(out.begin(), out.end(), piece) == out.end())
+                if (piece && !runs[stitched->run].isDone() &&
+                    std::find(out.begin(), out.end(), piece) == out.end())
                     out.push_back(piece);
             }
     return out;

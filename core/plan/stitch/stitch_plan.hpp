@@ -7,9 +7,9 @@
 
 namespace up::plan {
 
-/// A stretch of what shows of a piece's edge, or of a mark on it.
+/// A stretch of what shows of a piece's edge, of a mark on it, or of a line of the block.
 struct StitchRun {
-    PieceId piece;
+    PieceId piece; ///< none: `of` says of which line
     ThreadId thread;
     bool isEdge = true;
     shape::Polyline line; ///< on the block, mm; a closed one repeats its first point
@@ -19,6 +19,8 @@ struct StitchRun {
     int sewnBefore = 0;          ///< so often it was when this was planned
     int passes = 0;              ///< in the trails
     int sewn = 0;                ///< so often it is now
+    LineId of{};                 ///< a line of the block
+    std::vector<PieceId> on{};   ///< pieces beneath such a line
     [[nodiscard]] bool isDone() const { return sewn >= sewnBefore + passes; }
     bool operator==(const StitchRun&) const = default;
     [[nodiscard]] measure::Length length() const { return measure::Length::ofMm(shape::lengthOf(line)); }
@@ -53,13 +55,17 @@ struct StitchOptions {
     ThreadId only{};    ///< if set: only what may be stitched now while that thread stays on
 };
 
-/// Every edge that shows within the finished block and isn't dotted, unless quilting all over holds it, and marks that
-/// are stitched.
+/// Every edge that shows within the finished block and isn't dotted, unless quilting all over holds it, and marks
+/// that are stitched; lines of the block that the machine stitches.
 [[nodiscard]] StitchPlan planStitching(const quilt::Block& block, const BlockPlan& plan,
                                        const StitchOptions& options = {});
 
 /// Whether the piece is fused and tested, and not stitched.
 [[nodiscard]] bool isReady(const quilt::Block& block, PieceId piece);
+/// The same of a run: a line of the block must be traced, and all beneath it fused and tested.
+[[nodiscard]] bool isReady(const quilt::Block& block, const StitchRun& run);
+/// All beneath such a line is fused and tested.
+[[nodiscard]] bool mayTrace(const quilt::Block& block, const StitchRun& run);
 
 /// Thread for a satin or blanket edge, needle and bobbin together, as a multiple of the seam. From memory.
 inline constexpr int threadPerSeam = 3;

@@ -168,8 +168,10 @@ Now legOf(const Block& block, const StitchPlan& planned, AtLeg at) {
     const auto& trail = planned.trails[at.trail];
     auto legs = legsOf(planned, trail);
     const auto& run = planned.runs[legs[at.leg].run];
-    Now now = stepFor(Tread::stitch, block, Step::stitched, {run.piece});
-    now.what = What::stitch;
+    Now now = onTread(Tread::stitch, block);
+    if (run.piece) now = stepFor(Tread::stitch, block, Step::stitched, {run.piece});
+    now.what = What::stitch, now.step = Step::stitched, now.thread = run.thread;
+    now.caution = cautionFor(Step::stitched);
     StitchNow stitch{at, planned.trails.size(), legs.size(), std::move(legs[at.leg]), run};
     stitch.begin = knotOf(planned, trail, true), stitch.end = knotOf(planned, trail, false);
     const auto threadOf = [&](std::size_t other) { return planned.trails[other].thread; };
@@ -179,9 +181,47 @@ Now legOf(const Block& block, const StitchPlan& planned, AtLeg at) {
     return now;
 }
 
-/// Leg by leg as it is planned; then pieces of which nothing shows.
+/// Lines of the machine that are not on the cloth, though all beneath them is fused.
+std::vector<LineId> toTrace(const Block& block, const StitchPlan& plan) {
+    std::vector<LineId> out;
+    for (const auto& line : block.lines) {
+        const bool isDot = std::none_of(plan.runs.begin(), plan.runs.end(),
+                                        [&](const StitchRun& run) { return run.of == line.id; });
+        if (!quilt::isByHand(line.stitch) && !line.drawn && isDot) out.push_back(line.id);
+    }
+    for (const auto& run : plan.runs)
+        if (run.of && !the(block.lines, run.of).drawn && mayTrace(block, run) &&
+            std::find(out.begin(), out.end(), run.of) == out.end())
+            out.push_back(run.of);
+    return out;
+}
+
+/// All that go with one pen are traced at once.
+LineNow drawing(const Block& block, const std::vector<LineId>& lines) {
+    LineNow now;
+    now.pen = the(block.lines, lines.front()).pen;
+    for (const auto id : lines)
+        if (the(block.lines, id).pen == now.pen) now.draw.push_back(id);
+    return now;
+}
+
+bool hasLinesToSew(const Block& block) {
+    return std::any_of(block.lines.begin(), block.lines.end(), [](const quilt::Line& line) {
+        return !quilt::isByHand(line.stitch) && line.sewn == 0;
+    });
+}
+
+/// No way of the needle has it: a dot.
+bool isTooShort(const quilt::Line& line, const StitchPlan& plan) {
+    return !quilt::isByHand(line.stitch) && line.sewn == 0 && line.drawn &&
+           std::none_of(plan.runs.begin(), plan.runs.end(),
+                        [&](const StitchRun& run) { return run.of == line.id; });
+}
+
+/// Leg by leg as it is planned, lines traced before them; then pieces of which nothing shows.
 Now stitching(const Block& block, const BlockPlan& plan, const Known& known) {
-    if (allThatMay(block, plan, Step::stitched).empty()) return goOn(Tread::stitch, block);
+    if (allThatMay(block, plan, Step::stitched).empty() && !hasLinesToSew(block))
+        return goOn(Tread::stitch, block);
     const auto* planned = known.stitching ? known.stitching() : nullptr;
     if (known.stitching && !planned) {
         Now now = onTread(Tread::stitch, block);
@@ -190,9 +230,22 @@ Now stitching(const Block& block, const BlockPlan& plan, const Known& known) {
     }
     std::vector<PieceId> waiting;
     if (planned) {
+        if (const auto lines = toTrace(block, *planned); !lines.empty()) {
+            Now now = onTread(Tread::stitch, block);
+            now.what = What::drawLines, now.line = drawing(block, lines);
+            return now;
+        }
         if (const auto at = nextLeg(block, *planned)) return legOf(block, *planned, *at);
         waiting = planned->order();
     }
+    if (planned)
+        for (const auto& line : block.lines)
+            if (isTooShort(line, *planned)) {
+                Now now = onTread(Tread::stitch, block);
+                now.what = What::sewLine, now.caution = Caution::needle;
+                now.line = LineNow{}, now.line->part.line = line.id;
+                return now;
+            }
     for (std::size_t i = 0; i < block.pieces.size(); ++i) {
         const auto id = block.pieces[i].id;
         const bool waits = std::find(waiting.begin(), waiting.end(), id) != waiting.end();
@@ -200,15 +253,6 @@ Now stitching(const Block& block, const BlockPlan& plan, const Known& known) {
             return stepFor(Tread::stitch, block, Step::stitched, {id});
     }
     return goOn(Tread::stitch, block);
-}
-
-/// All that go with one pen are traced at once.
-LineNow drawing(const Block& block, const LinesPlan& lines) {
-    LineNow now;
-    now.pen = the(block.lines, lines.toDraw.front()).pen;
-    for (const auto id : lines.toDraw)
-        if (the(block.lines, id).pen == now.pen) now.draw.push_back(id);
-    return now;
 }
 
 LineNow sewing(const LinesPlan& lines, const AtPart& at) {
@@ -248,7 +292,7 @@ std::optional<Now> lining(const Block& block, const Known& known) {
     Now now = onTread(Tread::finish, block);
     if (!lines.toDraw.empty()) {
         now.what = What::drawLines;
-        now.line = drawing(block, lines);
+        now.line = drawing(block, lines.toDraw);
         return now;
     }
     const auto at = lines.next();

@@ -33,6 +33,9 @@ TreadCount countOf(const quilt::Block& block, Tread tread) {
     count.of = static_cast<int>(block.pieces.size());
     count.done = static_cast<int>(std::count_if(block.pieces.begin(), block.pieces.end(),
                                                 [&](const auto& piece) { return piece.work.step >= last; }));
+    if (tread != Tread::stitch) return count;
+    for (const auto& line : block.lines) // those of the machine
+        if (!quilt::isByHand(line.stitch)) ++count.of, count.done += line.sewn > 0 ? 1 : 0;
     return count;
 }
 

@@ -12,7 +12,7 @@ namespace up::plan {
 [[nodiscard]] Result<void> mayDo(const quilt::Block& block, const BlockPlan& plan, std::size_t index,
                                  quilt::Step step);
 
-/// How many pieces have done each tread, and of how many; draw and finish count the block itself.
+/// How many pieces have done each tread, and of how many; lines of the machine are stitched among them; draw and finish count the block itself.
 struct TreadCount {
     int done = 0, of = 0;
     [[nodiscard]] int left() const { return of - done; }
