@@ -22,7 +22,8 @@ Commands::Commands(Session& session, LayoutJob& layout, Asker& asker, ImportComm
                    TraceCommands& tracing, ClothCommands& cloths, PressCommands& presses,
                    SewingCommands& sewing, FinishCommands& finishing, LineCommands& lines, QObject* parent)
     : QObject(parent), m_session(session), m_layout(layout), m_asker(asker), m_imports(imports),
-      m_tracing(tracing), m_cloths(cloths), m_presses(presses), m_sewing(sewing), m_finishing(finishing), m_lines(lines) {}
+      m_tracing(tracing), m_cloths(cloths), m_presses(presses), m_sewing(sewing), m_finishing(finishing),
+      m_lines(lines) {}
 
 namespace {
 

@@ -4,8 +4,8 @@
 
 #include "app/commands/cloth_commands.hpp"
 #include "app/commands/finish_commands.hpp"
-#include "app/commands/line_commands.hpp"
 #include "app/commands/import_commands.hpp"
+#include "app/commands/line_commands.hpp"
 #include "app/commands/press_commands.hpp"
 #include "app/commands/sewing_commands.hpp"
 #include "app/commands/trace_commands.hpp"

@@ -60,11 +60,11 @@ ViewParts partsFor(Session& session) {
     } else {
         const auto next = session.next();
         const auto* piece = session.piece();
-        parts = treadParts(view, {session.quilt(), *block, session.derived(), next,
-                                  piece ? piece->id : PieceId{}, session.chosen(), session.showsTemplates(),
-                                  session.pointed(), session.section(), session.layMode(),
-                                  session.placementShown(), session.showsHeat(), session.showsStitches(),
-                                  session.line() ? session.line()->id : LineId{}});
+        parts = treadParts(view,
+                           {session.quilt(), *block, session.derived(), next, piece ? piece->id : PieceId{},
+                            session.chosen(), session.showsTemplates(), session.pointed(), session.section(),
+                            session.layMode(), session.placementShown(), session.showsHeat(),
+                            session.showsStitches(), session.line() ? session.line()->id : LineId{}});
     }
     if (session.turnedOver())
         for (auto& panel : parts.scene.panels)

@@ -116,7 +116,8 @@ void PieceCard::refresh() {
           static_cast<QWidget*>(m_ruined)})
         part->setVisible(piece != nullptr);
     if (const auto* line = m_session.line()) {
-        m_title->setText(tr("Line “%1”: %2").arg(q(line->name), q(words::lineHowWords(m_session.quilt(), *line))));
+        m_title->setText(
+            tr("Line “%1”: %2").arg(q(line->name), q(words::lineHowWords(m_session.quilt(), *line))));
         return;
     }
     if (!piece) {

@@ -70,9 +70,9 @@ enum class Code : std::uint8_t {
     clothNoArea,   ///< {cloth}: nothing in it, or more than one piece
     noOtherCloth,  ///< no other cloth has room for the chunk: {}
     noSuchCloth,   ///< {its name or number}
-    noSuchLine,   ///< {its number}
-    lineIsSewn,   ///< a line that floss holds already: {line}
-    noSuchLetter, ///< {letter}: the program's own hand does not know it
+    noSuchLine,    ///< {its number}
+    lineIsSewn,    ///< a line that floss holds already: {line}
+    noSuchLetter,  ///< {letter}: the program's own hand does not know it
     noSuchSupply,  ///< {its name or number}: thread, stabiliser, batting, something to buy
     badOpacity,    ///< outside 0…1: {}
     badSoleplate,  ///< crosses itself, or nothing of it would be left to press with: {}

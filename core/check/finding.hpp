@@ -62,9 +62,9 @@ enum class Kind : std::uint8_t {
     needleWorn,    ///< {block, hours}
     comesOutShort, ///< measured, and nothing makes up for it: {block, too narrow by, too low by}
     groundSmall, ///< it would be drawn in too far: {block, how much larger it should be cut, share that others lost}
-    linesOverEdge, ///< lines reach into the seam allowance: {block, how far}
+    linesOverEdge,  ///< lines reach into the seam allowance: {block, how far}
     linesUnderIron, ///< traced with a pen that goes with heat, and the iron is still to come: {block}
-    noPieces ///< {block}
+    noPieces        ///< {block}
 };
 constexpr auto keysOf(Kind) {
     return std::to_array<std::string_view>(

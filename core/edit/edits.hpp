@@ -71,7 +71,8 @@ struct ImportOptions {
     bool givenReversed = false; ///< the drawing is already mirrored
     Fit fit = Fit::page;
     Length margin = usualMargin; ///< when it is scaled; no more than an eighth of the block's side
-    bool keepLines = false; ///< open lines that lie on no shape become a line of the block, to be stitched by hand
+    bool keepLines =
+        false; ///< open lines that lie on no shape become a line of the block, to be stitched by hand
 };
 /// What the drawing's lengths are multiplied by in a block of that finished size.
 [[nodiscard]] double scaleFor(const quilt::Drawing& drawing, Length width, Length height,

@@ -17,7 +17,11 @@ namespace {
 /// The topmost piece that all of it lies on.
 PieceId pieceBeneath(const Block& block, const Line& line) {
     const auto strokes = placed(line);
+    shape::Box box;
+    for (const auto& stroke : strokes)
+        box.take(boundsOf(stroke));
     for (auto piece = block.pieces.rbegin(); piece != block.pieces.rend(); ++piece) {
+        if (!box.meets(boundsOf(quilt::placed(*piece)))) continue;
         const auto area = shape::regionOf(quilt::placed(*piece));
         if (std::all_of(strokes.begin(), strokes.end(), [&](const shape::Contour& stroke) {
                 return shape::outside(flattened(stroke), area).empty();

@@ -164,8 +164,8 @@ std::optional<HandLetter> handLetter(std::string_view character) {
     const auto* with = named(marked, character);
     if (!with) return {};
     const auto* base = named(letters, with->base);
-    const auto mark = std::find_if(marks.begin(), marks.end(),
-                                   [&](const Mark& one) { return one.mark == with->mark; });
+    const auto mark =
+        std::find_if(marks.begin(), marks.end(), [&](const Mark& one) { return one.mark == with->mark; });
     const bool below = mark->mark == "¸";
     constexpr double broad = 3.6; // as the broadest mark
     const double width = std::max(base->width, broad);

@@ -40,11 +40,11 @@ TEST(Sentence, IsThereForEveryFinding) {
         expectSentence(sentence(quilt, finding));
         expectSentence(sentence(quilt, check::Row{{finding, finding}}));
         using check::Kind;
-        const std::set ofTheBlock{Kind::othersLaidOut, Kind::cameReversed,  Kind::reversedTwice,
-                                  Kind::stiff,         Kind::noThread,      Kind::noStabiliser,
-                                  Kind::needleWorn,    Kind::comesOutShort, Kind::groundSmall,
-                                  Kind::linesOverEdge, Kind::linesUnderIron,
-                                  Kind::noPieces}; // there is one of these at most
+        const std::set ofTheBlock{
+            Kind::othersLaidOut, Kind::cameReversed,   Kind::reversedTwice,
+            Kind::stiff,         Kind::noThread,       Kind::noStabiliser,
+            Kind::needleWorn,    Kind::comesOutShort,  Kind::groundSmall,
+            Kind::linesOverEdge, Kind::linesUnderIron, Kind::noPieces}; // there is one of these at most
         if (ofTheBlock.contains(kind)) continue;
         EXPECT_NE(sentence(quilt, finding), sentence(quilt, check::Row{{finding, finding}})) << keyOf(kind);
     }

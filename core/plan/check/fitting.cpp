@@ -47,8 +47,8 @@ double overEdge(const quilt::Block& block, const quilt::Line& line) {
     double far = 0;
     for (const auto& stroke : placed(line)) {
         const auto own = boundsOf(stroke);
-        far = std::max({far, box.left - own.left, own.right - box.right, box.top - own.top,
-                        own.bottom - box.bottom});
+        far = std::max(
+            {far, box.left - own.left, own.right - box.right, box.top - own.top, own.bottom - box.bottom});
     }
     return far;
 }

@@ -51,8 +51,12 @@ public:
 private:
     void addLine(std::size_t of, const Polyline& line, const BlockPlan& plan) {
         std::set<std::size_t> beneath;
+        shape::Box box;
+        for (const auto p : line)
+            box.take(p);
         for (std::size_t i = 0; i < plan.regions.size(); ++i)
-            if (!shape::inside(line, plan.regions[i]).empty()) beneath.insert(i);
+            if (box.meets(plan.regions[i].bounds()) && !shape::inside(line, plan.regions[i]).empty())
+                beneath.insert(i);
         m_beneath.resize(m_block.lines.size());
         m_beneath[of].insert(beneath.begin(), beneath.end());
         const auto piece = beneath.empty() ? stitch::noPiece : *beneath.rbegin();
