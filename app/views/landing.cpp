@@ -3,6 +3,7 @@
 #include "app/views/pieces.hpp"
 
 #include "core/plan/finish/finish_plan.hpp"
+#include "core/plan/finish/line_plan.hpp"
 #include "core/plan/work/progress.hpp"
 #include "drawn/strips.hpp"
 #include "words/finish_words.hpp"
@@ -75,7 +76,8 @@ ViewParts landingParts(const quilt::Quilt& quilt, BlockId chosen) {
         if (block->trimmed)
             row.detail = words::tr("finished");
         else if (tread == quilt::Tread::finish)
-            row.detail = words::tr("trim it to size");
+            row.detail = plan::planLines(*block).next() ? words::tr("stitch its lines by hand")
+                                                        : words::tr("trim it to size");
         else if (block->pieces.empty())
             row.detail = words::tr("import a drawing");
         row.done = block->trimmed;

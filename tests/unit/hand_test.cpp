@@ -170,12 +170,18 @@ double leastOfAll(const std::vector<Demand>& demands, const Habits& habits) {
     return best;
 }
 
+/// So many, of up to that many strands.
+std::vector<Demand> randomDemands(Random& random, std::size_t count, std::size_t strands) {
+    std::vector<Demand> out(count);
+    for (auto& demand : out)
+        demand = {5 + static_cast<double>(random.below(300)), 1 + static_cast<int>(random.below(strands))};
+    return out;
+}
+
 TEST(FlossFor, CutsNoMoreThanTheBestOfAllWays) {
     Random random(11);
     for (int i = 0; i < 60; ++i) {
-        std::vector<Demand> demands(2 + static_cast<std::size_t>(random.below(3)));
-        for (auto& demand : demands)
-            demand = {20 + static_cast<double>(random.below(280)), 1 + static_cast<int>(random.below(3))};
+        const auto demands = randomDemands(random, 2 + random.below(3), 3);
         const auto plan = flossFor(demands);
         EXPECT_TRUE(plan.least);
         EXPECT_NEAR(plan.length(), leastOfAll(demands, {}), 1e-6) << "case " << i;
@@ -186,9 +192,7 @@ TEST(FlossFor, CutsNoMoreThanTheBestOfAllWays) {
 TEST(FlossFor, GivesEveryLineItsStrands) {
     Random random(5);
     for (int i = 0; i < 40; ++i) {
-        std::vector<Demand> demands(1 + static_cast<std::size_t>(random.below(30)));
-        for (auto& demand : demands)
-            demand = {5 + static_cast<double>(random.below(300)), 1 + static_cast<int>(random.below(6))};
+        const auto demands = randomDemands(random, 1 + random.below(30), 6);
         const Habits habits;
         const auto plan = flossFor(demands, habits);
         std::vector<int> times(demands.size(), 0), split(plan.cuts.size(), 0);
