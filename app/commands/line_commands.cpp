@@ -16,7 +16,8 @@ void LineCommands::ask() {
     if (!m_session.block()) return m_session.complain(tr("Make a block first: a line lies on one."));
     const auto block = m_session.blockId();
     const auto id = m_session.line() ? m_session.line()->id : LineId{};
-    LineQuestion question{m_session.quilt(), block, id, {}, intake::written};
+    const auto along = m_session.piece() ? m_session.piece()->id : PieceId{};
+    LineQuestion question{m_session.quilt(), block, id, {}, along, intake::written};
     for (const auto& family : intake::families())
         question.families << q(family);
     const auto fresh = LineId{m_session.quilt().nextId};

@@ -8,6 +8,7 @@
 #include "app/pictures/line_picture.hpp"
 #include "core/edit/lines.hpp"
 #include "core/plan/finish/line_plan.hpp"
+#include "core/quilt/labels.hpp"
 #include "drawn/parts.hpp"
 #include "words/line_words.hpp"
 
@@ -19,6 +20,7 @@
 #include <QPushButton>
 #include <QSpinBox>
 #include <QVBoxLayout>
+#include <algorithm>
 #include <cmath>
 
 namespace up::app {
@@ -26,20 +28,58 @@ namespace up::app {
 using quilt::LinePen;
 using quilt::LineStitch;
 
+namespace {
+
+/// What the words run along, where it lies on the block.
+std::vector<shape::Contour> baselineOf(const quilt::Line& line) {
+    std::vector<shape::Contour> out;
+    if (line.written)
+        for (const auto& one : *line.written->along)
+            out.push_back(transformed(one, placing(line)));
+    return out;
+}
+
+/// Two fields in one row, the first as wide as it can be.
+QWidget* beside(QWidget* first, QWidget* second) {
+    auto* both = new QWidget(first->parentWidget());
+    auto* row = new QHBoxLayout(both);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->addWidget(first, 1);
+    row->addWidget(second);
+    second->setFixedWidth(84);
+    return both;
+}
+
+/// An edge as an open line that ends where it began and has the piece on its right, so that words stand outside it; it
+/// begins at its lowest point, so that their middle is at the top.
+shape::Contour outwards(const shape::Contour& edge) {
+    auto ring = flattened(edge);
+    if (shape::signedArea(ring) < 0) std::reverse(ring.begin(), ring.end());
+    std::rotate(ring.begin(),
+                std::max_element(ring.begin(), ring.end(), [](auto a, auto b) { return a.y < b.y; }), ring.end());
+    ring.push_back(ring.front());
+    auto out = shape::contourThrough(ring);
+    out.closed = false;
+    return out;
+}
+
+} // namespace
+
 LineDialog::LineDialog(LineQuestion question, QWidget* parent)
     : Form(question.line ? tr("Change this line") : tr("Add a line"), parent),
       m_question(std::move(question)), m_picture(named(new LinePicture(this), "line.picture")),
       m_kind(named(new QComboBox(this), "line.kind")), m_family(named(new QComboBox(this), "line.family")),
+      m_along(named(new QComboBox(this), "line.along")),
       m_stitch(named(new QComboBox(this), "line.stitch")),
       m_thread(named(new QComboBox(this), "line.thread")), m_pen(named(new QComboBox(this), "line.pen")),
       m_text(named(new QLineEdit(this), "line.text")), m_height(named(new QLineEdit(this), "line.height")),
       m_name(named(new QLineEdit(this), "line.name")), m_length(named(new QLineEdit(this), "line.length")),
-      m_width(named(new QLineEdit(this), "line.width")), m_bend(named(new QSpinBox(this), "line.bend")),
+      m_width(named(new QLineEdit(this), "line.width")), m_off(named(new QLineEdit(this), "line.off")), m_bend(named(new QSpinBox(this), "line.bend")), m_from(named(new QSpinBox(this), "line.from")),
       m_strands(named(new QSpinBox(this), "line.strands")),
       m_clear(named(new QPushButton(tr("Draw it anew"), this), "line.clear")), m_about(new QLabel(this)) {
     auto* row = new QHBoxLayout(this);
     auto* side = new QWidget(this);
-    side->setFixedWidth(350);
+    side->setFixedWidth(380);
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(0, 0, 0, 0);
     m_form = new QFormLayout;
@@ -52,16 +92,19 @@ LineDialog::LineDialog(LineQuestion question, QWidget* parent)
     column->addStretch(1);
     row->addWidget(side);
     row->addWidget(m_picture, 1);
-    resize(900, 580);
+    resize(930, 600);
     start();
-    watch({m_kind, m_family, m_stitch, m_thread, m_pen, m_text, m_height, m_name, m_length, m_width, m_bend,
+    watch({m_kind, m_family, m_stitch, m_thread, m_pen, m_text, m_height, m_name, m_length, m_width, m_off, m_along, m_from, m_bend,
            m_strands});
     connect(m_clear, &QPushButton::clicked, this, [this] {
-        m_drawn.clear();
+        (chosenIn<bool>(*m_kind) ? m_baseline : m_drawn).clear();
         changed();
     });
     connect(m_picture, &LinePicture::drawn, this, [this](const shape::Contour& stroke) {
-        m_drawn.push_back(stroke);
+        if (chosenIn<bool>(*m_kind))
+            m_baseline = {stroke};
+        else
+            m_drawn.push_back(stroke);
         changed();
     });
     addFoot(*column, m_question.line ? tr("Change it") : tr("Add it"), "line.set");
@@ -77,12 +120,22 @@ void LineDialog::buildWords(QFormLayout& form) {
     m_bend->setRange(-180, 180);
     m_bend->setSingleStep(10);
     m_bend->setSuffix(tr("°"));
+    offer<Baseline>(*m_along, {{Baseline::arc, tr("straight, arc")},
+                               {Baseline::drawn, tr("a drawn line")}});
+    const auto& block = the(m_question.quilt.blocks, m_question.block);
+    if (quilt::find(block.pieces, m_question.along))
+        offer<Baseline>(*m_along, {{Baseline::edge, tr("edge of %1").arg(q(quilt::labelOf(block, m_question.along)))}});
+    m_from->setRange(0, 100);
+    m_from->setSingleStep(5);
+    m_from->setSuffix(tr(" %"));
     m_clear->setAutoDefault(false);
     form.addRow(tr("What it is"), m_kind);
     form.addRow(tr("Text"), m_text);
     form.addRow(tr("Letters"), m_family);
     form.addRow(tr("A capital is high"), m_height);
+    form.addRow(tr("Along"), m_along);
     form.addRow(tr("Bent into an arc"), m_bend);
+    form.addRow(tr("Middle at, off by"), beside(m_from, m_off));
     form.addRow(QString(), m_clear);
 }
 
@@ -95,14 +148,12 @@ void LineDialog::buildStitches(QFormLayout& form) {
     offer<LinePen>(*m_pen,
                    {{LinePen::washesOut, tr("washes out")}, {LinePen::goesWithHeat, tr("goes with heat")}});
     form.addRow(tr("Called"), m_name);
-    form.addRow(tr("Stitch"), m_stitch);
-    form.addRow(tr("Each as long as"), m_length);
+    form.addRow(tr("Stitch, each long"), beside(m_stitch, m_length));
     form.addRow(tr("As wide as"), m_width);
-    form.addRow(tr("Floss or thread"), m_thread);
-    form.addRow(tr("Strands of six"), m_strands);
+    form.addRow(tr("Floss, strands of six"), beside(m_thread, m_strands));
     form.addRow(tr("Pen"), m_pen);
     m_name->setPlaceholderText(tr("as its words"));
-    m_length->setPlaceholderText(tr("as is usual"));
+    m_length->setPlaceholderText(tr("usual"));
 }
 
 void LineDialog::start() {
@@ -131,6 +182,10 @@ void LineDialog::fill(const quilt::Line& line) {
     m_height->setText(typed(written.height.mm(), units, 16));
     m_family->setCurrentIndex(std::max(0, m_family->findData(q(written.family))));
     m_bend->setValue(static_cast<int>(std::lround(written.bend.degrees())));
+    m_baseline = baselineOf(line);
+    choose(*m_along, m_baseline.empty() ? Baseline::arc : Baseline::drawn);
+    m_from->setValue(static_cast<int>(std::lround(written.from * 100)));
+    m_off->setText(typed(written.off.mm(), units, 16));
     if (line.written ? line.name != written.text : !line.name.empty()) m_name->setText(q(line.name));
     if (!line.written) m_drawn = placed(line);
     choose(*m_stitch, line.stitch);
@@ -144,31 +199,57 @@ void LineDialog::fill(const quilt::Line& line) {
 
 void LineDialog::showKind() {
     const bool isWords = chosenIn<bool>(*m_kind);
+    const auto baseline = chosenIn<Baseline>(*m_along);
     for (QWidget* field : {static_cast<QWidget*>(m_text), static_cast<QWidget*>(m_height),
-                           static_cast<QWidget*>(m_family), static_cast<QWidget*>(m_bend)})
+                           static_cast<QWidget*>(m_family), static_cast<QWidget*>(m_along)})
         m_form->setRowVisible(field, isWords);
+    m_form->setRowVisible(m_bend, isWords && baseline == Baseline::arc);
+    m_form->setRowVisible(m_from->parentWidget(), isWords && baseline != Baseline::arc);
+    const bool draws = !isWords || baseline == Baseline::drawn;
     const auto stitch = chosenIn<LineStitch>(*m_stitch);
-    m_form->setRowVisible(m_strands, quilt::isByHand(stitch));
+    m_strands->setVisible(quilt::isByHand(stitch));
     m_form->setRowVisible(m_width, stitch == LineStitch::machineSatin);
-    m_form->setRowVisible(m_clear, !isWords);
-    m_picture->setDrawing(!isWords);
+    m_form->setRowVisible(m_clear, draws);
+    m_picture->setDrawing(draws);
 }
 
-/// The words stay about where the line's middle is.
+Result<std::vector<shape::Contour>> LineDialog::baseline() const {
+    const auto& block = the(m_question.quilt.blocks, m_question.block);
+    switch (chosenIn<Baseline>(*m_along)) {
+    case Baseline::arc: return std::vector<shape::Contour>();
+    case Baseline::edge: return std::vector{outwards(placed(the(block.pieces, m_question.along)).edge)};
+    case Baseline::drawn: break;
+    }
+    if (m_baseline.empty()) return failure(Code::emptyDrawing, {tr("the picture").toStdString()});
+    return m_baseline;
+}
+
+/// Words that run along nothing stay about where the line's middle is.
 Result<void> LineDialog::readWords() {
     const auto height = lengthIn(*m_height, tr("letter"), 2, 300);
     if (!height) return tl::unexpected(height.error());
+    const auto off = readSigned(m_off->text(), m_question.quilt.units);
+    if (!off) return tl::unexpected(off.error());
+    auto along = baseline();
+    if (!along) return tl::unexpected(along.error());
     quilt::Written written{m_text->text().trimmed().toStdString(),
                            m_family->currentData().toString().toStdString(), *height,
                            measure::Angle::ofDegrees(m_bend->value())};
+    const bool isFree = along->empty();
+    written.along = std::move(*along);
+    written.from = m_from->value() / 100.0, written.off = quilt::Length::ofMm(std::clamp(*off, -1000.0, 1000.0));
     auto strokes = m_question.write(written);
     if (!strokes) return tl::unexpected(strokes.error());
     const auto middle = middleOf(m_answer);
     m_answer.strokes = std::move(*strokes);
     m_answer.written = std::move(written);
-    const auto off = middle - middleOf(m_answer);
-    m_answer.place.right = m_answer.place.right + quilt::Length::ofMm(off.x);
-    m_answer.place.down = m_answer.place.down + quilt::Length::ofMm(off.y);
+    if (!isFree) {
+        m_answer.place = {};
+        return {};
+    }
+    const auto by = middle - middleOf(m_answer);
+    m_answer.place.right = m_answer.place.right + quilt::Length::ofMm(by.x);
+    m_answer.place.down = m_answer.place.down + quilt::Length::ofMm(by.y);
     return {};
 }
 

@@ -16,6 +16,13 @@ namespace up::app {
 
 class LinePicture;
 
+/// What words run along.
+enum class Baseline : std::uint8_t {
+    arc,  ///< a straight line or an arc
+    edge, ///< of a piece
+    drawn ///< with the mouse
+};
+
 class LineDialog : public Form {
     Q_OBJECT
 public:
@@ -28,6 +35,8 @@ private:
     void start();
     void fill(const quilt::Line& line);
     void showKind();
+    /// Along a piece's edge or a line that was drawn, on the block; none: straight or on an arc.
+    [[nodiscard]] Result<std::vector<shape::Contour>> baseline() const;
     [[nodiscard]] Result<void> readWords();
     /// Errors: Code::badLength, absurdSize outside so many mm.
     [[nodiscard]] Result<quilt::Length> lengthIn(const QLineEdit& field, const QString& what, double least,
@@ -39,10 +48,11 @@ private:
     LineQuestion m_question;
     quilt::Line m_answer;
     std::vector<shape::Contour> m_drawn; ///< with the mouse, or as it came
+    std::vector<shape::Contour> m_baseline; ///< the last one that was drawn, or as it came
     LinePicture* m_picture;
-    QComboBox *m_kind, *m_family, *m_stitch, *m_thread, *m_pen;
-    QLineEdit *m_text, *m_height, *m_name, *m_length, *m_width;
-    QSpinBox *m_bend, *m_strands;
+    QComboBox *m_kind, *m_family, *m_along, *m_stitch, *m_thread, *m_pen;
+    QLineEdit *m_text, *m_height, *m_name, *m_length, *m_width, *m_off;
+    QSpinBox *m_bend, *m_from, *m_strands;
     QPushButton* m_clear;
     QFormLayout* m_form = nullptr;
     QLabel* m_about;

@@ -15,6 +15,7 @@ struct LineQuestion {
     BlockId block;
     LineId line;          ///< none: a new one
     QStringList families; ///< fonts that are installed
+    PieceId along{};      ///< along whose edge words may run: the piece that is chosen
     /// What a text looks like, about the origin.
     std::function<Result<std::vector<shape::Contour>>(const quilt::Written&)> write;
 };

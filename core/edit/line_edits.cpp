@@ -147,10 +147,16 @@ void remapLines(Block& block, const shape::Transform& by) {
         auto strokes = line.written ? *line.strokes : placed(line);
         for (auto& stroke : strokes)
             stroke = transformed(stroke, line.written ? shape::Transform::scale(times, times) : by);
-        if (line.written)
+        if (line.written) {
             line.written->height = Length::ofMm(line.written->height.mm() * times);
-        else
+            line.written->off = Length::ofMm(line.written->off.mm() * times);
+            auto all = *line.written->along;
+            for (auto& one : all)
+                one = transformed(one, shape::Transform::scale(times, times));
+            line.written->along = std::move(all);
+        } else {
             line.place.turn = {};
+        }
         if (line.written && mirrors) line.place.turn = -line.place.turn;
         line.strokes = std::move(strokes), line.drawn = false;
         line.sewn = 0, line.stitched = {};

@@ -4,6 +4,7 @@
 #include "core/pattern/hand.hpp"
 #include "core/shape/arc.hpp"
 
+#include <algorithm>
 #include <charconv>
 #include <cmath>
 #include <numbers>
@@ -106,6 +107,40 @@ Result<std::vector<Glyph>> singleLines(std::string_view text, double height) {
             stroke = transformed(stroke, Transform::moveBy(at, 0) * Transform::scale(by, by));
         at = glyph.to + handGap * by;
         if (!glyph.strokes.empty()) out.push_back(std::move(glyph));
+    }
+    return out;
+}
+
+std::vector<Contour> along(const std::vector<Glyph>& glyphs, const shape::Polyline& line, double from,
+                           double off) {
+    std::vector<Contour> out;
+    const double length = shape::lengthOf(line);
+    if (glyphs.empty() || length < 1e-6) return out;
+    const bool closed = shape::distance(line.front(), line.back()) < 1e-6;
+    const double first = glyphs.front().from, half = (glyphs.back().to - first) / 2;
+    double middle = from * length;
+    if (!closed) middle = half * 2 > length ? length / 2 : std::clamp(middle, half, length - half);
+    const auto at = [&](double along) {
+        if (closed) return shape::pointAlong(line, along - std::floor(along / length) * length);
+        if (along < 0 || along > length) { // on beyond its end, straight
+            const auto end = along < 0 ? line.front() : line.back();
+            const auto in = shape::pointAlong(line, along < 0 ? length * 0.01 : length * 0.99);
+            const auto way = end - in;
+            const double beyond = along < 0 ? -along : along - length;
+            return end + way * (beyond / std::max(shape::distance(in, end), 1e-9));
+        }
+        return shape::pointAlong(line, along);
+    };
+    for (const auto& glyph : glyphs) {
+        const double own = (glyph.from + glyph.to) / 2, wide = std::max((glyph.to - glyph.from) / 2, 0.5);
+        const double there = middle - half + own - first;
+        const auto way = at(there + wide) - at(there - wide);
+        const auto feet = at(there);
+        const auto place = Transform::moveBy(feet.x, feet.y) *
+                           Transform::turn(measure::Angle::ofRadians(std::atan2(way.y, way.x))) *
+                           Transform::moveBy(-own, -off);
+        for (const auto& stroke : glyph.strokes)
+            out.push_back(transformed(stroke, place));
     }
     return out;
 }

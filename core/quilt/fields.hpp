@@ -184,7 +184,10 @@ constexpr auto fieldsOf(Of<Written>) {
     using T = Written;
     return std::tuple{always("text", &T::text), unlessUsual("family", &T::family),
                       always("height", &T::height).within(1, 1000),
-                      unlessUsual("bend", &T::bend).within(-360, 360)};
+                      unlessUsual("bend", &T::bend).within(-360, 360),
+                      unlessUsual("along", &T::along),
+                      unlessUsual("from", &T::from).within(0, 1),
+                      unlessUsual("off", &T::off).within(-1000, 1000)};
 }
 constexpr auto fieldsOf(Of<Line>) {
     using T = Line;

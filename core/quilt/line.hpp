@@ -49,7 +49,11 @@ struct Written {
     std::string text;
     std::string family{};                   ///< of a font; none: the program's own hand, of single lines
     Length height = Length::ofInches(1, 2); ///< of a capital
-    Angle bend; ///< from the first letter to the last: > 0 ends lower, < 0 ends higher
+    Angle bend{};                           ///< from the first letter to the last: > 0 ends lower, < 0 ends higher
+    /// At most one: what they are written along, as the strokes are drawn; then they are not bent.
+    Shared<std::vector<shape::Contour>> along{};
+    double from = 0.5; ///< how far along that their middle is, 0…1
+    Length off = Length::ofInches(1, 8); ///< from it to their feet, to the left of its way
     bool operator==(const Written&) const = default;
 };
 

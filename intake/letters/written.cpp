@@ -33,7 +33,9 @@ Result<std::vector<shape::Contour>> written(const quilt::Written& what) {
                                       : Result<std::vector<pattern::Glyph>>(glyphsOf(what));
     if (!glyphs) return tl::unexpected(glyphs.error());
     if (glyphs->empty()) return failure(Code::noLetters);
-    return pattern::bent(*glyphs, what.bend);
+    if (what.along->empty()) return pattern::bent(*glyphs, what.bend);
+    auto line = flattened(what.along->front());
+    return pattern::along(*glyphs, line, what.from, what.off.mm());
 }
 
 } // namespace up::intake

@@ -7,7 +7,7 @@
 
 namespace up::intake {
 
-/// Open strokes about the origin, mm. Errors: Code::noLetters when nothing is to be seen of it; Code::noSuchLetter.
+/// Open strokes about the origin, or along what they are written along, mm. Errors: Code::noLetters when nothing is to be seen of it; Code::noSuchLetter.
 [[nodiscard]] Result<std::vector<shape::Contour>> written(const quilt::Written& what);
 
 } // namespace up::intake

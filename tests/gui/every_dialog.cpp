@@ -137,7 +137,7 @@ std::unique_ptr<app::Form> dialogNamed(const std::string& which, Names names) {
                               measure::System::inches});
     if (which == "fitting") return std::make_unique<app::FittingDialog>(app::FittingQuestion{quilt, block});
     if (which == "line")
-        return std::make_unique<app::LineDialog>(app::LineQuestion{quilt, block, {}, {}, intake::written});
+        return std::make_unique<app::LineDialog>(app::LineQuestion{quilt, block, {}, {}, {}, intake::written});
     if (which == "setting") return std::make_unique<app::SettingDialog>(app::SettingQuestion{quilt});
     if (which == "stitch") {
         app::StitchQuestion question;

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Words and lines, by mouse and keys: written, moved, turned, taken away, stitched.
+#include "app/dialogs/choice.hpp"
 #include "app/dialogs/line_dialog.hpp"
 #include "app/pictures/line_picture.hpp"
 #include "core/edit/lines.hpp"
@@ -71,7 +72,8 @@ TEST_F(Lines, TheChosenLineIsChangedAndTakenAway) {
 }
 
 TEST_F(Lines, TheDialogWritesBendsAndDraws) {
-    app::LineDialog dialog({session().quilt(), block().id, {}, {"Sans"}, intake::written});
+    const auto along = named("middle head");
+    app::LineDialog dialog({session().quilt(), block().id, {}, {"Sans"}, along, intake::written});
     dialog.show();
     const auto field = [&]<class W>(const char* name, W*) { return dialog.findChild<W*>(name); };
     field("line.text", static_cast<QLineEdit*>(nullptr))->setText("Reeds");
@@ -79,6 +81,12 @@ TEST_F(Lines, TheDialogWritesBendsAndDraws) {
     EXPECT_EQ(dialog.trouble(), "");
     EXPECT_EQ(dialog.answer().name, "Reeds");
     EXPECT_NEAR(dialog.answer().written->bend.degrees(), 60, 1e-9);
+    app::choose(*field("line.along", static_cast<QComboBox*>(nullptr)), app::Baseline::edge);
+    EXPECT_EQ(dialog.trouble(), "");
+    const auto head = boundsOf(placed(the(block().pieces, along)));
+    EXPECT_NEAR(middleOf(dialog.answer()).x, head.centre().x, 2) << "over the top of the head";
+    EXPECT_LT(middleOf(dialog.answer()).y, head.top);
+    app::choose(*field("line.along", static_cast<QComboBox*>(nullptr)), app::Baseline::arc);
     field("line.text", static_cast<QLineEdit*>(nullptr))->setText("Łódź");
     EXPECT_TRUE(dialog.trouble().contains("Ł")) << dialog.trouble().toStdString();
     auto* kind = field("line.kind", static_cast<QComboBox*>(nullptr));

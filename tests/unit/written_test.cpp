@@ -79,6 +79,32 @@ TEST(Bent, TheEndsOfAnArchAreLower) {
     EXPECT_LT(other[0].end().y, other[9].end().y - 5);
 }
 
+/// A circle of 40 mm: letters on it stand 3 mm off, each upright on its own radius. Geometry.
+TEST(Along, LettersStandOffTheLineAndTurnWithIt) {
+    shape::Polyline circle;
+    for (int i = 0; i <= 360; ++i) // from the lowest point, clockwise on the page
+        circle.push_back({-40 * std::sin(i * std::numbers::pi / 180), 40 * std::cos(i * std::numbers::pi / 180)});
+    const auto strokes = along(must(singleLines("IIIII", 8)), circle, 0.5, 3);
+    ASSERT_EQ(strokes.size(), 5u);
+    for (const auto& stroke : strokes) {
+        const auto head = stroke.start, foot = stroke.end();
+        EXPECT_NEAR(std::hypot(foot.x, foot.y), 43, 0.05);
+        EXPECT_NEAR(std::hypot(head.x, head.y), 51, 0.05);
+    }
+    EXPECT_NEAR(strokes[2].end().x, 0, 0.05) << "the middle one at the top";
+    EXPECT_LT(strokes[2].end().y, -42);
+    EXPECT_LT(strokes[0].end().x, strokes[4].end().x) << "they read left to right";
+}
+
+TEST(Along, WordsEndWithinAnOpenLine) {
+    const shape::Polyline line{{0, 0}, {100, 0}};
+    const auto box = boxOf(along(must(singleLines("HH", 10)), line, 1, 2));
+    EXPECT_NEAR(box.right, 100, 1e-6);
+    EXPECT_NEAR(box.bottom, -2, 1e-6);
+    EXPECT_NEAR(boxOf(along(must(singleLines("HH", 10)), line, 0, 2)).left, 0, 1e-6);
+    EXPECT_EQ(along(must(singleLines("HHHHHHHHHHHHHHHHHHHH", 10)), line, 0.5, 2).size(), 60u) << "too long: on both sides beyond";
+}
+
 TEST(Written, AFontGivesTheEdgesOfItsLetters) {
     quilt::Written what{"LT", "DejaVu Sans, Sans", measure::Length::ofMm(20), {}};
     const auto strokes = must(intake::written(what));
