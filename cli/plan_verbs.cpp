@@ -118,6 +118,10 @@ struct ArgJson {
         return {{"web", web ? web->name : ""}};
     }
     Json operator()(FabricId id) const { return {{"fabric", fabricName(quilt, id)}}; }
+    Json operator()(LineId id) const {
+        const auto* line = find(block.lines, id);
+        return {{"line", line ? Json(line->name) : Json()}};
+    }
     Json operator()(ThreadId id) const {
         const auto* thread = find(quilt.threads, id);
         return {{"thread", thread ? thread->name : ""}};

@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "drawn/lines.hpp"
 
+#include "core/quilt/laying.hpp"
 #include "core/sheet/figures.hpp"
+#include "drawn/laid.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -49,7 +51,9 @@ double flossWidth(int strands) {
 sheet::Layer lines(const quilt::Quilt& quilt, const quilt::Block& block, For whom) {
     sheet::Layer layer{"lines", {}, {}, {}};
     for (const auto& line : block.lines)
-        if (whom == For::paper)
+        if (line.laid)
+            addLaid(layer.items, quilt, line, whom);
+        else if (whom == For::paper)
             layer.items.push_back(sheet::Shape{placed(line), std::nullopt, Pen{ink, 0.5}});
         else
             addWhole(layer.items, quilt, line, whom);
@@ -59,7 +63,10 @@ sheet::Layer lines(const quilt::Quilt& quilt, const quilt::Block& block, For who
 sheet::Layer handStitches(const quilt::Quilt& quilt, const quilt::Block& block, const plan::LinesPlan& plan) {
     sheet::Layer layer{"stitches", {}, {}, {}};
     for (const auto& line : block.lines)
-        if (!quilt::isByHand(line.stitch)) addWhole(layer.items, quilt, line, For::screen);
+        if (line.laid)
+            addLaid(layer.items, quilt, line, For::screen);
+        else if (quilt::isOfMachine(line))
+            addWhole(layer.items, quilt, line, For::screen);
     constexpr double gap = 0.25; // mm that a stitch is drawn short of its holes
     for (const auto& part : plan.parts) {
         const auto& line = the(block.lines, part.line);
@@ -91,6 +98,11 @@ sheet::Layer lineTargets(const quilt::Block& block) {
             sheet::Shape{sheet::contoursOf(shape::Region{{ring}}), std::nullopt, std::nullopt, line.id});
     };
     for (const auto& line : block.lines) {
+        if (line.laid && quilt::isThing(line.laid->trim)) {
+            for (const auto p : thingsAt(line))
+                add(line, flattened(sheet::disc(p, std::max(near, line.laid->width.mm() / 2))));
+            continue;
+        }
         if (line.written) {
             shape::Box box;
             for (const auto& stroke : *line.strokes)

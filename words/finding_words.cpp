@@ -127,6 +127,18 @@ constexpr std::array<Plural, valuesOf<Kind>> patterns{{
         "Lines reach {1} over the finished edge of {0}: the seam will hide it. Move them in."),
     N2_("Lines of {0} are traced with a pen that goes with heat, and the iron is still to come.",
         "Lines of {0} are traced with a pen that goes with heat, and the iron is still to come."),
+    N2_("{0} bends to a radius of {1}; laid so wide it puckers under {2}. Make it narrower, or its line "
+        "rounder.",
+        "{9} strips bend too tightly, such as {0}: to a radius of {1}, and it puckers under {2}. Make them "
+        "narrower, or their lines rounder."),
+    N2_("An end of {0} is to be covered, but nothing that is laid later lies over it.",
+        "{9} ends are to be covered, such as one of {0}, but nothing that is laid later lies over them."),
+    N2_("{0} melts, and the iron is still to come. Take it off until all is pressed.",
+        "{9} trimmings melt, such as {0}, and the iron is still to come. Take them off until all is "
+        "pressed."),
+    N2_("{0}: {1} are called for, {2} have a place. Set the others, or count again.",
+        "{9} trimmings are miscounted, such as {0}: {1} are called for, {2} have a place. Set the others, or "
+        "count again."),
     N2_("Block {0} has no pieces yet. Import a drawing.", "Block {0} has no pieces yet. Import a drawing."),
 }};
 
@@ -196,6 +208,11 @@ struct Saying {
         return fabric ? fabric->name : "";
     }
     std::string operator()(ThreadId id) const { return threadWords(quilt, id); }
+    std::string operator()(LineId id) const {
+        const auto* owner = find(quilt.blocks, block);
+        const auto* line = owner ? find(owner->lines, id) : nullptr;
+        return line ? line->name : "";
+    }
     std::string operator()(quilt::Step step) const { return state(step); }
     std::string operator()(measure::Length length) const { return measure::say(length, quilt.units); }
     std::string operator()(check::Fine fine) const {
@@ -255,6 +272,11 @@ constexpr std::array<Plural, valuesOf<Fix>> fixes{{
     N2_("Cut it larger", "Cut it larger"),
     N2_("Move them in", "Move them in"),
     N2_("Trace them again", "Trace them again"),
+    N2_("Make it narrower", "Make all {0} narrower"),
+    N2_("Lay it before", "Lay all {0} before"),
+    N2_("Turn it in", "Turn all {0} in"),
+    N2_("Take it off", "Take all {0} off"),
+    N2_("So many it is", "So many it is for all {0}"),
     N2_("The nearest thread", "The nearest thread"),
     N2_("Leave it so", "Leave all {0} so"),
 }};

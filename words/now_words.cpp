@@ -3,6 +3,7 @@
 
 #include "core/base/text.hpp"
 #include "words/finish_words.hpp"
+#include "words/laid_words.hpp"
 #include "words/lay_words.hpp"
 #include "words/line_words.hpp"
 #include "words/sentences.hpp"
@@ -61,6 +62,7 @@ public:
         case What::stitch: return stitch();
         case What::drawLines: return drawLines();
         case What::sewLine: return sewLine();
+        case What::layLine: return layLine();
         case What::trim: return trim();
         case What::sewStrip: return sewStrip();
         case What::goOn:
@@ -180,6 +182,11 @@ private:
     [[nodiscard]] NowWords drawLines() const {
         const auto said = drawingSaid(m_block, *m_now.line);
         return {said.what, said.because, tr("Traced"), ""};
+    }
+
+    [[nodiscard]] NowWords layLine() const {
+        const auto said = laidSaid(m_quilt, m_block, *m_now.laid);
+        return {said.what, said.because, said.deed, cautionWords(m_now.caution)};
     }
 
     [[nodiscard]] NowWords sewLine() const {
@@ -357,7 +364,9 @@ std::string cautionWords(plan::Caution caution) {
         N_("Blades: cut away from yourself, close them when you put them down."),
         N_("Rotary cutter: cut away from yourself, close the blade every time, wear a cut-resistant glove."),
         N_("Needle: fingers and eyes. Switch off before changing it."),
-        N_("Needle: stick it into a cushion whenever you stop, and look for it before you press.")};
+        N_("Needle: stick it into a cushion whenever you stop, and look for it before you press."),
+        N_("Flame or hot tool: away from all that burns, melted ends are hot; glue in fresh air."),
+        N_("Glue: fresh air, no flame near it, not on the skin.")};
     return said(N_("{0} The maker's leaflet and local rules come first."), {tr(entryOf(words, caution))});
 }
 

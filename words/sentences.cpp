@@ -53,7 +53,7 @@ const char* pattern(Code code) {
     case Code::noSuchSupply: return N_("{0} is not in the stash any more. Choose something else.");
     case Code::noSuchLine: return N_("Line {0} is not on this block any more. Choose another.");
     case Code::lineIsSewn:
-        return N_("{0} is stitched already. Unpick it, or undo its stitching, before it is changed.");
+        return N_("{0} is stitched or laid already. Unpick it, or undo that, before it is changed.");
     case Code::noSuchLetter:
         return N_("The single-line hand has no letter “{0}”. Leave it out, or choose a font that has it.");
     case Code::noSuchOffCut: return N_("Off-cut {0} is not in the stash any more. Choose another.");
@@ -264,6 +264,7 @@ std::string logWords(quilt::Event event) {
     case Event::resized: return tr("resized");
     case Event::trimmed: return tr("trimmed");
     case Event::lineDrawn: return tr("a line drawn on");
+    case Event::lineLaid: return tr("a trimming laid");
     case Event::lineSewn: return tr("a line stitched");
     case Event::stripSewn: return tr("a strip sewn on");
     case Event::layout: return tr("laid out on web");

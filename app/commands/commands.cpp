@@ -61,6 +61,7 @@ void Commands::doNow() {
     case plan::What::putAway: return m_tracing.putAway();
     case plan::What::drawLines: return m_lines.drawn();
     case plan::What::sewLine: return m_lines.sewn();
+    case plan::What::layLine: return m_lines.laid();
     case plan::What::trim: return m_finishing.trimmed();
     case plan::What::sewStrip: return m_finishing.stripSewn();
     case plan::What::goOn: return m_session.goTo(viewOf(now.tread));

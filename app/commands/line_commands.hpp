@@ -14,12 +14,18 @@ public:
 
     /// The line that is chosen, or a new one.
     void ask();
+    /// What is laid along it; of a line with nothing on it, or of none, something new.
+    void askLaid();
     void remove();
     /// Those that Now tells of are on the cloth; the part that it tells of is stitched.
     void drawn();
     void sewn();
+    /// What it tells of lies there, or is stitched on.
+    void laid();
 
 private:
+    void ask(bool lays);
+
     Session& m_session;
     Asker& m_asker;
 };

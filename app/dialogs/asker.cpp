@@ -12,6 +12,7 @@
 #include "app/dialogs/ground_dialog.hpp"
 #include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/join_dialog.hpp"
+#include "app/dialogs/laid_dialog.hpp"
 #include "app/dialogs/light_box.hpp"
 #include "app/dialogs/line_dialog.hpp"
 #include "app/dialogs/machine_dialog.hpp"
@@ -163,6 +164,10 @@ std::optional<FittingAnswer> DialogAsker::fitting(const FittingQuestion& questio
 }
 
 std::optional<quilt::Line> DialogAsker::line(const LineQuestion& question) {
+    if (question.lays) {
+        LaidDialog laid(question, m_parent);
+        return laid.exec() == QDialog::Accepted ? std::optional(laid.answer()) : std::nullopt;
+    }
     LineDialog dialog(question, m_parent);
     return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
 }

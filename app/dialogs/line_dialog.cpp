@@ -9,6 +9,7 @@
 #include "core/edit/lines.hpp"
 #include "core/plan/finish/line_plan.hpp"
 #include "core/quilt/labels.hpp"
+#include "core/quilt/laying.hpp"
 #include "drawn/parts.hpp"
 #include "words/line_words.hpp"
 
@@ -39,29 +40,7 @@ std::vector<shape::Contour> baselineOf(const quilt::Line& line) {
     return out;
 }
 
-/// Two fields in one row, the first as wide as it can be.
-QWidget* beside(QWidget* first, QWidget* second) {
-    auto* both = new QWidget(first->parentWidget());
-    auto* row = new QHBoxLayout(both);
-    row->setContentsMargins(0, 0, 0, 0);
-    row->addWidget(first, 1);
-    row->addWidget(second);
-    second->setFixedWidth(84);
-    return both;
-}
-
-/// An edge as an open line that ends where it began and has the piece on its right, so that words stand outside it; it
-/// begins at its lowest point, so that their middle is at the top.
-shape::Contour outwards(const shape::Contour& edge) {
-    auto ring = flattened(edge);
-    if (shape::signedArea(ring) < 0) std::reverse(ring.begin(), ring.end());
-    std::rotate(ring.begin(),
-                std::max_element(ring.begin(), ring.end(), [](auto a, auto b) { return a.y < b.y; }), ring.end());
-    ring.push_back(ring.front());
-    auto out = shape::contourThrough(ring);
-    out.closed = false;
-    return out;
-}
+constexpr int narrow = 84; // px: a length
 
 } // namespace
 
@@ -69,12 +48,12 @@ LineDialog::LineDialog(LineQuestion question, QWidget* parent)
     : Form(question.line ? tr("Change this line") : tr("Add a line"), parent),
       m_question(std::move(question)), m_picture(named(new LinePicture(this), "line.picture")),
       m_kind(named(new QComboBox(this), "line.kind")), m_family(named(new QComboBox(this), "line.family")),
-      m_along(named(new QComboBox(this), "line.along")),
-      m_stitch(named(new QComboBox(this), "line.stitch")),
+      m_along(named(new QComboBox(this), "line.along")), m_stitch(named(new QComboBox(this), "line.stitch")),
       m_thread(named(new QComboBox(this), "line.thread")), m_pen(named(new QComboBox(this), "line.pen")),
       m_text(named(new QLineEdit(this), "line.text")), m_height(named(new QLineEdit(this), "line.height")),
       m_name(named(new QLineEdit(this), "line.name")), m_length(named(new QLineEdit(this), "line.length")),
-      m_width(named(new QLineEdit(this), "line.width")), m_off(named(new QLineEdit(this), "line.off")), m_bend(named(new QSpinBox(this), "line.bend")), m_from(named(new QSpinBox(this), "line.from")),
+      m_width(named(new QLineEdit(this), "line.width")), m_off(named(new QLineEdit(this), "line.off")),
+      m_bend(named(new QSpinBox(this), "line.bend")), m_from(named(new QSpinBox(this), "line.from")),
       m_strands(named(new QSpinBox(this), "line.strands")),
       m_clear(named(new QPushButton(tr("Draw it anew"), this), "line.clear")), m_about(new QLabel(this)) {
     auto* row = new QHBoxLayout(this);
@@ -94,13 +73,14 @@ LineDialog::LineDialog(LineQuestion question, QWidget* parent)
     row->addWidget(m_picture, 1);
     resize(930, 600);
     start();
-    watch({m_kind, m_family, m_stitch, m_thread, m_pen, m_text, m_height, m_name, m_length, m_width, m_off, m_along, m_from, m_bend,
-           m_strands});
+    watch({m_kind, m_family, m_stitch, m_thread, m_pen, m_text, m_height, m_name, m_length, m_width, m_off,
+           m_along, m_from, m_bend, m_strands});
     connect(m_clear, &QPushButton::clicked, this, [this] {
         (chosenIn<bool>(*m_kind) ? m_baseline : m_drawn).clear();
         changed();
     });
     connect(m_picture, &LinePicture::drawn, this, [this](const shape::Contour& stroke) {
+        if (shape::lengthOf(flattened(stroke)) <= 0) return; // a click
         if (chosenIn<bool>(*m_kind))
             m_baseline = {stroke};
         else
@@ -120,11 +100,11 @@ void LineDialog::buildWords(QFormLayout& form) {
     m_bend->setRange(-180, 180);
     m_bend->setSingleStep(10);
     m_bend->setSuffix(tr("°"));
-    offer<Baseline>(*m_along, {{Baseline::arc, tr("straight, arc")},
-                               {Baseline::drawn, tr("a drawn line")}});
+    offer<Baseline>(*m_along, {{Baseline::arc, tr("straight, arc")}, {Baseline::drawn, tr("a drawn line")}});
     const auto& block = the(m_question.quilt.blocks, m_question.block);
     if (quilt::find(block.pieces, m_question.along))
-        offer<Baseline>(*m_along, {{Baseline::edge, tr("edge of %1").arg(q(quilt::labelOf(block, m_question.along)))}});
+        offer<Baseline>(*m_along,
+                        {{Baseline::edge, tr("edge of %1").arg(q(quilt::labelOf(block, m_question.along)))}});
     m_from->setRange(0, 100);
     m_from->setSingleStep(5);
     m_from->setSuffix(tr(" %"));
@@ -135,7 +115,7 @@ void LineDialog::buildWords(QFormLayout& form) {
     form.addRow(tr("A capital is high"), m_height);
     form.addRow(tr("Along"), m_along);
     form.addRow(tr("Bent into an arc"), m_bend);
-    form.addRow(tr("Middle at, off by"), beside(m_from, m_off));
+    form.addRow(tr("Middle at, off by"), beside(m_from, m_off, narrow));
     form.addRow(QString(), m_clear);
 }
 
@@ -148,9 +128,10 @@ void LineDialog::buildStitches(QFormLayout& form) {
     offer<LinePen>(*m_pen,
                    {{LinePen::washesOut, tr("washes out")}, {LinePen::goesWithHeat, tr("goes with heat")}});
     form.addRow(tr("Called"), m_name);
-    form.addRow(tr("Stitch, each long"), beside(m_stitch, m_length));
+    form.addRow(tr("Stitch"), m_stitch);
+    form.addRow(tr("Each so long"), m_length);
     form.addRow(tr("As wide as"), m_width);
-    form.addRow(tr("Floss, strands of six"), beside(m_thread, m_strands));
+    form.addRow(tr("Floss, strands of six"), beside(m_thread, m_strands, narrow));
     form.addRow(tr("Pen"), m_pen);
     m_name->setPlaceholderText(tr("as its words"));
     m_length->setPlaceholderText(tr("usual"));
@@ -217,7 +198,8 @@ Result<std::vector<shape::Contour>> LineDialog::baseline() const {
     const auto& block = the(m_question.quilt.blocks, m_question.block);
     switch (chosenIn<Baseline>(*m_along)) {
     case Baseline::arc: return std::vector<shape::Contour>();
-    case Baseline::edge: return std::vector{outwards(placed(the(block.pieces, m_question.along)).edge)};
+    case Baseline::edge:
+        return std::vector{quilt::alongEdge(placed(the(block.pieces, m_question.along)).edge)};
     case Baseline::drawn: break;
     }
     if (m_baseline.empty()) return failure(Code::emptyDrawing, {tr("the picture").toStdString()});
@@ -237,7 +219,8 @@ Result<void> LineDialog::readWords() {
                            measure::Angle::ofDegrees(m_bend->value())};
     const bool isFree = along->empty();
     written.along = std::move(*along);
-    written.from = m_from->value() / 100.0, written.off = quilt::Length::ofMm(std::clamp(*off, -1000.0, 1000.0));
+    written.from = m_from->value() / 100.0,
+    written.off = quilt::Length::ofMm(std::clamp(*off, -1000.0, 1000.0));
     auto strokes = m_question.write(written);
     if (!strokes) return tl::unexpected(strokes.error());
     const auto middle = middleOf(m_answer);
@@ -255,13 +238,8 @@ Result<void> LineDialog::readWords() {
 
 Result<quilt::Length> LineDialog::lengthIn(const QLineEdit& field, const QString& what, double least,
                                            double most) const {
-    const auto units = m_question.quilt.units;
-    const auto length = measure::readLength(field.text().toStdString(), units);
-    if (!length) return length;
-    const auto low = quilt::Length::ofMm(least), high = quilt::Length::ofMm(most);
-    if (*length >= low && *length <= high) return length;
-    return failure(Code::absurdSize, {what.toStdString(), measure::say(*length, units),
-                                      measure::say(low, units), measure::say(high, units)});
+    return readBetween(field.text(), m_question.quilt.units, what, quilt::Length::ofMm(least),
+                       quilt::Length::ofMm(most));
 }
 
 Result<void> LineDialog::readStitches() {

@@ -32,4 +32,22 @@ Result<double> readSigned(const QString& given, measure::System units) {
     });
 }
 
+Result<measure::Length> readBetween(const QString& text, measure::System units, const QString& what,
+                                    measure::Length least, measure::Length most) {
+    const auto length = measure::readLength(text.toStdString(), units);
+    if (!length || (*length >= least && *length <= most)) return length;
+    return failure(Code::absurdSize, {what.toStdString(), measure::say(*length, units),
+                                      measure::say(least, units), measure::say(most, units)});
+}
+
+QWidget* beside(QWidget* first, QWidget* second, int wide) {
+    auto* both = new QWidget(first->parentWidget());
+    auto* row = new QHBoxLayout(both);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->addWidget(first, 1);
+    row->addWidget(second, wide > 0 ? 0 : 1);
+    if (wide > 0) second->setFixedWidth(wide);
+    return both;
+}
+
 } // namespace up::app

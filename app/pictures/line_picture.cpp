@@ -20,7 +20,11 @@ void LinePicture::show(const quilt::Quilt& quilt, BlockId id, const quilt::Line*
     block.lines.clear();
     const auto ground = plan::planGround(block);
     m_layers = drawn::placedBlock({quilt, block, ground}, drawn::For::small);
-    if (line) block.lines.push_back(*line), block.lines.back().sewn = 100'000; // as it will be
+    if (line) {
+        block.lines.push_back(*line);
+        block.lines.back().sewn = 100'000; // as it will be
+        if (line->laid) block.lines.back().laid->done = 10'000;
+    }
     m_layers.push_back(drawn::handStitches(quilt, block, plan::planLines(block)));
     const auto box = quilt::cutBox(block);
     m_area = QRectF(box.left, box.top, box.width(), box.height());
@@ -60,7 +64,12 @@ void LinePicture::mouseReleaseEvent(QMouseEvent*) {
     constexpr double steady = 0.8; // mm that a hand shakes
     const auto path = std::exchange(m_path, {});
     update();
-    if (path.size() > 1) emit drawn(shape::fittedLine(path, steady));
+    if (path.size() > 1) return emit drawn(shape::fittedLine(path, steady));
+    if (path.empty()) return;
+    shape::Contour dot; // a click
+    dot.start = path.front(), dot.closed = false;
+    dot.lineTo(path.front());
+    emit drawn(dot);
 }
 
 } // namespace up::app

@@ -17,7 +17,7 @@ public:
     void setDrawing(bool draws);
 
 signals:
-    /// A stroke that was drawn, mm on the block, smoothed.
+    /// A stroke that was drawn, mm on the block, smoothed; of a click a dot.
     void drawn(const up::shape::Contour& stroke);
 
 protected:

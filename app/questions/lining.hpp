@@ -15,7 +15,8 @@ struct LineQuestion {
     BlockId block;
     LineId line;          ///< none: a new one
     QStringList families; ///< fonts that are installed
-    PieceId along{};      ///< along whose edge words may run: the piece that is chosen
+    bool lays = false;    ///< something along it or at places; else it is stitched itself
+    PieceId along{};      ///< along whose edge it may run: the piece that is chosen
     /// What a text looks like, about the origin.
     std::function<Result<std::vector<shape::Contour>>(const quilt::Written&)> write;
 };

@@ -134,6 +134,11 @@ const plan::LinesPlan& Derived::lines() {
     return *m_lines;
 }
 
+const std::vector<plan::BiasPlan>& Derived::bias() {
+    if (!m_bias) m_bias = m_quilt ? plan::planBias(*m_quilt) : std::vector<plan::BiasPlan>();
+    return *m_bias;
+}
+
 const plan::CutPlan& Derived::cutting() {
     if (!m_cutting)
         m_cutting = m_block ? plan::planCutting(*m_quilt, *m_block, trace(),

@@ -6,6 +6,7 @@
 #include "core/plan/block/doubts.hpp"
 #include "core/plan/block/judge_plan.hpp"
 #include "core/plan/bond/bond_plan.hpp"
+#include "core/plan/finish/bias_plan.hpp"
 #include "core/plan/finish/finish_plan.hpp"
 #include "core/plan/finish/line_plan.hpp"
 #include "core/plan/lay/dry_lay.hpp"
@@ -99,6 +100,8 @@ public:
     [[nodiscard]] const plan::FinishPlan& finishing();
     /// Its lines, stitch by stitch.
     [[nodiscard]] const plan::LinesPlan& lines();
+    /// Bias strips of the whole quilt that are still to be cut.
+    [[nodiscard]] const std::vector<plan::BiasPlan>& bias();
     /// Where the iron goes, and where the needle goes (aside, by `PlanJob`).
     [[nodiscard]] Found<plan::PressPlan>& pressing() { return m_pressing; }
     [[nodiscard]] Found<plan::StitchPlan>& stitching() { return m_stitching; }
@@ -129,6 +132,7 @@ private:
     std::optional<plan::CutPlan> m_cutting, m_cuttingBefore;
     std::optional<plan::FinishPlan> m_finishing;
     std::optional<plan::LinesPlan> m_lines;
+    std::optional<std::vector<plan::BiasPlan>> m_bias;
     Found<plan::PressPlan> m_pressing;
     Found<plan::StitchPlan> m_stitching;
     Found<plan::StitchHints> m_stitchHints;

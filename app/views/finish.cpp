@@ -4,9 +4,11 @@
 
 #include "app/look/look.hpp"
 #include "core/plan/work/progress.hpp"
+#include "drawn/laid.hpp"
 #include "drawn/lines.hpp"
 #include "drawn/strips.hpp"
 #include "words/finish_words.hpp"
+#include "words/laid_words.hpp"
 #include "words/line_words.hpp"
 #include "words/translated.hpp"
 
@@ -89,6 +91,44 @@ void addLines(std::vector<Row>& rows, const Look& look) {
     }
 }
 
+/// What is laid on, in the order of the block's lines.
+void addLaid(std::vector<Row>& rows, const Look& look) {
+    for (const auto& line : look.block.lines) {
+        if (!line.laid) continue;
+        Row row{line.name + " · " + words::laidWords(look.quilt, look.block, line),
+                words::laidHowWords(look.quilt, line), line.id};
+        row.done = line.sewn > 0;
+        row.next = look.next.what == plan::What::layLine && look.next.laid && look.next.laid->line == line.id;
+        row.swatch = threadColour(look.quilt, line.thread);
+        if (const auto* fabric = find(look.quilt.fabrics, line.laid->fabric))
+            row.swatch = fabric->colour, row.picture = fabric->swatch;
+        rows.push_back(std::move(row));
+    }
+}
+
+/// Bias strips that are cut for this block, with all others of their cloth.
+void addBias(ViewParts& parts, const Look& look) {
+    for (const auto& plan : look.derived.bias()) {
+        if (std::none_of(plan.lines.begin(), plan.lines.end(),
+                         [&](LineId id) { return find(look.block.lines, id); }))
+            continue;
+        parts.rows.rows.push_back(
+            {words::biasWords(look.quilt, plan), words::tr("cut along the threads' diagonal"), {}});
+        if (const auto* fabric = find(look.quilt.fabrics, plan.fabric))
+            parts.rows.rows.back().swatch = fabric->colour, parts.rows.rows.back().picture = fabric->swatch;
+        for (std::size_t cloth = 0; cloth < plan.sizes.size(); ++cloth) {
+            if (std::none_of(plan.cutting.bands.begin(), plan.cutting.bands.end(),
+                             [&](const auto& band) { return band.cloth == cloth; }))
+                continue;
+            Panel panel;
+            panel.box = {0, 0, plan.sizes[cloth].wide, plan.sizes[cloth].high};
+            panel.caption = words::biasCaption(look.quilt, plan, cloth);
+            panel.layers.push_back(drawn::biasCutting(look.quilt, plan, cloth));
+            parts.scene.panels.push_back(std::move(panel));
+        }
+    }
+}
+
 /// Stitch by stitch instead of whole lines.
 void showStitches(Panel& panel, const Look& look) {
     for (auto& layer : panel.layers)
@@ -132,6 +172,8 @@ ViewParts finishParts(const Look& look) {
     parts.rows.title = look.block.lines.empty() ? words::tr("Sizes") : words::tr("Lines and sizes");
     auto& rows = parts.rows.rows;
     addLines(rows, look);
+    addLaid(rows, look);
+    addBias(parts, look);
     rows.push_back(sizeRow(look, plan));
     addStripRows(rows, look, plan);
     rows.push_back({words::said(N_("Finished {0}"),

@@ -4,6 +4,7 @@
 #include "app/look/look.hpp"
 #include "core/sheet/figures.hpp"
 #include "drawn/lines.hpp"
+#include "words/laid_words.hpp"
 #include "words/lay_words.hpp"
 #include "words/line_words.hpp"
 #include "words/now_words.hpp"
@@ -72,8 +73,13 @@ sheet::Layer flagLayer(const Look& look) {
 
 void addLineRows(std::vector<Row>& rows, const Look& look) {
     for (const auto& line : look.block.lines) {
-        Row row{words::said(N_("Line: {0}"), {line.name}), words::lineHowWords(look.quilt, line), line.id};
+        Row row = line.laid ? Row{words::trimName(line.laid->trim) + ": " + line.name,
+                                  words::laidWords(look.quilt, look.block, line), line.id}
+                            : Row{words::said(N_("Line: {0}"), {line.name}),
+                                  words::lineHowWords(look.quilt, line), line.id};
         row.swatch = threadColour(look.quilt, line.thread);
+        if (const auto* fabric = line.laid ? find(look.quilt.fabrics, line.laid->fabric) : nullptr)
+            row.swatch = fabric->colour, row.picture = fabric->swatch;
         rows.push_back(std::move(row));
     }
 }
@@ -89,6 +95,9 @@ Panel blockPanel(const Look& look, quilt::Step step, bool creases) {
     addPointed(over, look);
     if (const auto* line = find(look.block.lines, look.line))
         sheet::addHaloed(over.items, placed(*line), Pen{look::ink, 1.6}, Pen{look::brassBright, 0.9});
+    if (const auto& laid = look.next.laid; laid && laid->strip) // what is laid now
+        sheet::addHaloed(over.items, sheet::contoursOf({laid->strip->middle}), Pen{look::ink, 2.2},
+                         Pen{look::brassBright, 1.4});
     panel.layers.push_back(drawn::lineTargets(look.block));
     panel.layers.push_back(std::move(over));
     panel.layers.push_back(flagLayer(look));

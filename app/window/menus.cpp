@@ -118,6 +118,8 @@ void Menus::buildPiece() {
     add(menu, "piece.measures", tr("Its &measures…"), QKeySequence("Ctrl+M"),
         [&] { shapes.changeMeasures(); });
     add(menu, "line.new", tr("Words and &lines…"), QKeySequence("Ctrl+Shift+W"), [&] { m_room.lines.ask(); });
+    add(menu, "laid.new", tr("Stems and &trimmings…"), QKeySequence("Ctrl+Shift+R"),
+        [&] { m_room.lines.askLaid(); });
     add(menu, "piece.arrange", tr("&Copies, cuts and halves…"), QKeySequence("Ctrl+D"),
         [&] { shapes.arrange(); });
     add(menu, "piece.mirror", tr("M&irror"), QKeySequence("Ctrl+Shift+M"), [&] { shapes.mirror(); });

@@ -64,6 +64,10 @@ enum class Kind : std::uint8_t {
     groundSmall, ///< it would be drawn in too far: {block, how much larger it should be cut, share that others lost}
     linesOverEdge,  ///< lines reach into the seam allowance: {block, how far}
     linesUnderIron, ///< traced with a pen that goes with heat, and the iron is still to come: {block}
+    bendsTightly,   ///< along its line what is laid puckers: {line, its radius there, radius wanted}
+    endBare,        ///< it is to be covered, and nothing that is laid later does: {line}
+    trimPressed,    ///< melts and lies there, and the iron is still to come: {line}
+    miscounted,     ///< {line, how many are called for, how many have a place}
     noPieces        ///< {block}
 };
 constexpr auto keysOf(Kind) {
@@ -77,7 +81,8 @@ constexpr auto keysOf(Kind) {
          "hiddenWholly",   "marksLost",      "stiff",           "stitchedTooEarly",
          "begunBefore",    "noThread",       "noStabiliser",    "bobbinEnds",
          "openStretch",    "needleWorn",     "comesOutShort",   "groundSmall",
-         "linesOverEdge",  "linesUnderIron", "noPieces"});
+         "linesOverEdge",  "linesUnderIron", "bendsTightly",    "endBare",
+         "trimPressed",    "miscounted",     "noPieces"});
 }
 [[nodiscard]] constexpr Severity severityOf(Kind kind) {
     return kind <= Kind::othersLaidOut ? Severity::blocked : Severity::doubtful;
@@ -116,17 +121,23 @@ enum class Fix : std::uint8_t {
     cutLarger,     ///< its background is cut larger
     moveLinesIn,   ///< lines that reach over the edge are moved
     traceAgain,    ///< with a pen that washes out
+    narrower,      ///< what is laid is made as narrow as its line allows
+    layBefore,     ///< it is laid before what lies over its end
+    turnIn,        ///< its ends are turned in
+    takeOff,       ///< it is taken off again
+    countIsRight,  ///< as many as have a place are called for
     matchThread,   ///< the thread of the quilt that is nearest to its cloth
     leaveSo        ///< it was looked at and may be; every doubtful finding has it last
 };
 constexpr auto keysOf(Fix) {
     return std::to_array<std::string_view>(
-        {"moveInside", "markRunsOff", "mirror",       "otherSide",    "trimLower",     "widenUpper",
-         "nudgeUpper", "tuck",        "untie",        "line",         "cutAway",       "windows",
-         "carryOn",    "noUnit",      "leaveOut",     "bringUp",      "anyWay",        "nearFabric",
-         "turnPiece",  "part",        "shoppingList", "drawnThrough", "layStabiliser", "stitchMarks",
-         "windBobbin", "newNeedle",   "narrowSeam",   "frameIt",      "cutLarger",     "moveLinesIn",
-         "traceAgain", "matchThread", "leaveSo"});
+        {"moveInside",  "markRunsOff", "mirror",       "otherSide",    "trimLower",     "widenUpper",
+         "nudgeUpper",  "tuck",        "untie",        "line",         "cutAway",       "windows",
+         "carryOn",     "noUnit",      "leaveOut",     "bringUp",      "anyWay",        "nearFabric",
+         "turnPiece",   "part",        "shoppingList", "drawnThrough", "layStabiliser", "stitchMarks",
+         "windBobbin",  "newNeedle",   "narrowSeam",   "frameIt",      "cutLarger",     "moveLinesIn",
+         "traceAgain",  "narrower",    "layBefore",    "turnIn",       "takeOff",       "countIsRight",
+         "matchThread", "leaveSo"});
 }
 
 /// A length that is told apart from others by less than a sixteenth: said to 1/32 in.
@@ -154,8 +165,8 @@ struct Count {
 };
 
 /// What a sentence speaks of. Names and numbers are looked up when it is said.
-using Arg = std::variant<PieceId, std::vector<PieceId>, BlockId, WebId, FabricId, ThreadId, quilt::Step,
-                         measure::Length, Fine, Yarn, Area, Share, Count>;
+using Arg = std::variant<PieceId, std::vector<PieceId>, BlockId, WebId, FabricId, ThreadId, LineId,
+                         quilt::Step, measure::Length, Fine, Yarn, Area, Share, Count>;
 
 struct Finding {
     Kind kind;

@@ -38,7 +38,7 @@ bool liesAlike(const Line& a, const Line& b) {
 /// As it is stitched; its name and the thread's colour may still change.
 bool isSewnAlike(const Line& a, const Line& b) {
     return liesAlike(a, b) && a.stitch == b.stitch && a.length == b.length && a.strands == b.strands &&
-           a.width == b.width;
+           a.width == b.width && a.laid.has_value() == b.laid.has_value();
 }
 
 template<class Change> Edited changeLine(const Quilt& quilt, BlockId block, LineId id, Change change) {
@@ -60,10 +60,11 @@ Edited putLine(const Quilt& quilt, BlockId id, Line line) {
     if (line.id) {
         const auto* known = find(owner->lines, line.id);
         if (!known) return failure(Code::noSuchLine, {std::to_string(line.id.value)});
-        const bool isBegun = known->sewn > 0 || !known->stitched->empty();
-        if (isBegun && !isSewnAlike(*known, line)) return failure(Code::lineIsSewn, {known->name});
+        if (!isUntouched(*known) && !isSewnAlike(*known, line))
+            return failure(Code::lineIsSewn, {known->name});
         line.drawn = known->drawn && liesAlike(*known, line), line.sewn = known->sewn;
         line.stitched = known->stitched;
+        if (known->laid && line.laid) line.laid->done = known->laid->done;
     }
     return changeBlock(quilt, id, [&](Quilt& out, Block& block) {
         if (auto* known = find(block.lines, line.id)) {
@@ -108,6 +109,34 @@ Edited linesDrawn(const Quilt& quilt, BlockId block, const std::vector<LineId>& 
 
 Edited lineNotDrawn(const Quilt& quilt, BlockId block, LineId id) {
     return changeLine(quilt, block, id, [](Quilt&, Block&, Line& line) { line.drawn = false; });
+}
+
+Edited lineLaid(const Quilt& quilt, BlockId block, LineId id, int done, std::int64_t time) {
+    return changeLine(quilt, block, id, [&](Quilt& out, Block&, Line& line) {
+        if (!line.laid) return;
+        line.laid->done = done;
+        // what is glued, or sewn on as it is set, has nothing more to come
+        if (isAllLaid(line) && (line.laid->glued || quilt::isThing(line.laid->trim))) line.sewn = 1;
+        note(out, {time, block, {}, quilt::Event::lineLaid, line.name});
+    });
+}
+
+Edited lineTakenOff(const Quilt& quilt, BlockId block, LineId id) {
+    return changeLine(quilt, block, id, [](Quilt&, Block& owner, Line& line) {
+        if (line.laid) line.laid->done = 0;
+        line.sewn = 0, line.stitched = {};
+        notFinishedYet(owner);
+    });
+}
+
+Edited moveLineInOrder(const Quilt& quilt, BlockId block, LineId id, LineId before) {
+    return changeLine(quilt, block, id, [&](Quilt&, Block& owner, Line& line) {
+        const Line moved = line;
+        std::erase_if(owner.lines, [&](const Line& other) { return other.id == id; });
+        const auto at = std::find_if(owner.lines.begin(), owner.lines.end(),
+                                     [&](const Line& other) { return other.id == before; });
+        owner.lines.insert(at, moved);
+    });
 }
 
 Edited lineSewn(const Quilt& quilt, BlockId block, LineId id, std::int64_t time) {
@@ -160,6 +189,7 @@ void remapLines(Block& block, const shape::Transform& by) {
         if (line.written && mirrors) line.place.turn = -line.place.turn;
         line.strokes = std::move(strokes), line.drawn = false;
         line.sewn = 0, line.stitched = {};
+        if (line.laid) line.laid->done = 0; // it stays as wide as it is bought or cut
         moveTo(line, wanted);
     }
 }

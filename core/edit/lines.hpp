@@ -21,6 +21,12 @@ namespace up::edit {
                                 std::int64_t time);
 /// It is not, after all.
 [[nodiscard]] Edited lineNotDrawn(const Quilt& quilt, BlockId block, LineId line);
+/// So many of its strips lie there now, or of its things.
+[[nodiscard]] Edited lineLaid(const Quilt& quilt, BlockId block, LineId line, int done, std::int64_t time);
+/// It is taken off again, with its stitches.
+[[nodiscard]] Edited lineTakenOff(const Quilt& quilt, BlockId block, LineId line);
+/// Laid before that one; none: last.
+[[nodiscard]] Edited moveLineInOrder(const Quilt& quilt, BlockId block, LineId line, LineId before);
 /// One more of its lengths of floss is stitched.
 [[nodiscard]] Edited lineSewn(const Quilt& quilt, BlockId block, LineId line, std::int64_t time);
 

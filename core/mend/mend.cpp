@@ -3,7 +3,6 @@
 #include "core/edit/saying.hpp"
 
 #include "core/edit/fitting.hpp"
-#include "core/edit/lines.hpp"
 #include "core/edit/sewing.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/edit/tracing.hpp"
@@ -69,44 +68,6 @@ Edited madeToFit(const Quilt& quilt, BlockId id, Fix how) {
     if (how == Fix::narrowSeam && trimming.seam) fitting.seam = *trimming.seam;
     if (how == Fix::frameIt && trimming.frame) fitting.frame = trimming.frame->finished;
     return edit::fit(quilt, id, fitting);
-}
-
-/// What reaches over the edge is moved so far inside it as a seam's width, if there is room.
-Edited movedIn(const Quilt& quilt, BlockId id) {
-    const auto* block = find(quilt.blocks, id);
-    if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});
-    const auto free = quilt::finishedBox(*block).grownBy(-quilt::seamAllowance.mm());
-    Edited out = quilt;
-    for (const auto& line : block->lines) {
-        if (line.sewn > 0) continue;
-        shape::Box box;
-        for (const auto& stroke : placed(line))
-            box.take(boundsOf(stroke));
-        const auto by = [](double low, double high, double least, double most) {
-            if (high - low > most - least) return (least + most - low - high) / 2;
-            return low < least ? least - low : high > most ? most - high : 0.0;
-        };
-        const double right = by(box.left, box.right, free.left, free.right),
-                     down = by(box.top, box.bottom, free.top, free.bottom);
-        if (right != 0 || down != 0)
-            out = out.and_then([&](const Quilt& next) {
-                return edit::moveLine(next, id, line.id, Length::ofMm(right), Length::ofMm(down));
-            });
-    }
-    return out;
-}
-
-Edited tracedAgain(const Quilt& quilt, BlockId id) {
-    const auto* block = find(quilt.blocks, id);
-    if (!block) return failure(Code::noSuchBlock, {std::to_string(id.value)});
-    Edited out = quilt;
-    for (auto line : block->lines) {
-        if (line.sewn > 0 || line.pen != quilt::LinePen::goesWithHeat) continue;
-        line.pen = quilt::LinePen::washesOut;
-        out = out.and_then([&](const Quilt& next) { return edit::putLine(next, id, line); })
-                  .and_then([&](const Quilt& next) { return edit::lineNotDrawn(next, id, line.id); });
-    }
-    return out;
 }
 
 /// Its background, as blocks like it were drawn in.
@@ -186,8 +147,13 @@ Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
     case Fix::narrowSeam:
     case Fix::frameIt: return madeToFit(quilt, block, fix);
     case Fix::cutLarger: return cutLarger(quilt, block);
-    case Fix::moveLinesIn: return movedIn(quilt, block);
-    case Fix::traceAgain: return tracedAgain(quilt, block);
+    case Fix::moveLinesIn: return linesMovedIn(quilt, block);
+    case Fix::traceAgain: return linesTracedAgain(quilt, block);
+    case Fix::narrower:
+    case Fix::layBefore:
+    case Fix::turnIn:
+    case Fix::takeOff:
+    case Fix::countIsRight: return laidOtherwise(quilt, finding, fix);
     case Fix::matchThread: return threaded(quilt, finding);
     case Fix::leaveSo: return edit::leaveSo(quilt, block, {plan::leftSo(finding)});
     }

@@ -29,6 +29,12 @@ struct Place {
 /// The fixes of Kind::peeks and nearlyPeeks.
 [[nodiscard]] Edited unpeeked(const Quilt& quilt, const check::Finding& finding, check::Fix fix);
 
+/// Lines that reach over the edge of their block; those traced with a pen that goes with heat.
+[[nodiscard]] Edited linesMovedIn(const Quilt& quilt, BlockId block);
+[[nodiscard]] Edited linesTracedAgain(const Quilt& quilt, BlockId block);
+/// The line that the finding is about: Fix::narrower, layBefore, turnIn, takeOff, countIsRight. Errors: Code::noSuchLine.
+[[nodiscard]] Edited laidOtherwise(const Quilt& quilt, const check::Finding& finding, check::Fix fix);
+
 /// The piece's chunk, its print any way, of the fabric nearest in colour, one of it turned or cut in two, laid on what cloth there is; or
 /// what it lacks on the shopping list.
 [[nodiscard]] Edited withOtherCloth(const Quilt& quilt, BlockId block, PieceId piece, check::Fix fix);

@@ -182,12 +182,25 @@ constexpr auto fieldsOf(Of<Piece>) {
 
 constexpr auto fieldsOf(Of<Written>) {
     using T = Written;
-    return std::tuple{always("text", &T::text), unlessUsual("family", &T::family),
+    return std::tuple{always("text", &T::text),
+                      unlessUsual("family", &T::family),
                       always("height", &T::height).within(1, 1000),
                       unlessUsual("bend", &T::bend).within(-360, 360),
                       unlessUsual("along", &T::along),
                       unlessUsual("from", &T::from).within(0, 1),
                       unlessUsual("off", &T::off).within(-1000, 1000)};
+}
+constexpr auto fieldsOf(Of<Laid>) {
+    using T = Laid;
+    return std::tuple{always("trim", &T::trim),
+                      always("width", &T::width).within(0.5, 100),
+                      unlessUsual("fabric", &T::fabric),
+                      unlessUsual("begin", &T::begin),
+                      unlessUsual("end", &T::end),
+                      unlessUsual("glued", &T::glued),
+                      unlessUsual("melts", &T::melts),
+                      unlessUsual("called", &T::called).within(0, 10'000),
+                      unlessUsual("done", &T::done).within(0, 10'000)};
 }
 constexpr auto fieldsOf(Of<Line>) {
     using T = Line;
@@ -195,6 +208,7 @@ constexpr auto fieldsOf(Of<Line>) {
                       always("name", &T::name),
                       always("strokes", &T::strokes),
                       unlessUsual("written", &T::written),
+                      unlessUsual("laid", &T::laid),
                       unlessUsual("on", &T::on),
                       unlessUsual("place", &T::place),
                       always("stitch", &T::stitch),

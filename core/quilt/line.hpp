@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// A line on the finished side of a block that is no edge of a piece: words, veins, strings, legs. Never reversed.
+// A line on the finished side of a block that is no edge of a piece: words, veins, strings, legs, and what is laid along
+// it. Never reversed.
 #pragma once
 
 #include "core/base/id.hpp"
@@ -7,6 +8,7 @@
 #include "core/base/shared.hpp"
 #include "core/measure/angle.hpp"
 #include "core/measure/length.hpp"
+#include "core/quilt/laid.hpp"
 #include "core/shape/path.hpp"
 
 #include <cstdint>
@@ -49,10 +51,10 @@ struct Written {
     std::string text;
     std::string family{};                   ///< of a font; none: the program's own hand, of single lines
     Length height = Length::ofInches(1, 2); ///< of a capital
-    Angle bend{};                           ///< from the first letter to the last: > 0 ends lower, < 0 ends higher
+    Angle bend{}; ///< from the first letter to the last: > 0 ends lower, < 0 ends higher
     /// At most one: what they are written along, as the strokes are drawn; then they are not bent.
     Shared<std::vector<shape::Contour>> along{};
-    double from = 0.5; ///< how far along that their middle is, 0…1
+    double from = 0.5;                   ///< how far along that their middle is, 0…1
     Length off = Length::ofInches(1, 8); ///< from it to their feet, to the left of its way
     bool operator==(const Written&) const = default;
 };
@@ -66,7 +68,8 @@ struct Line {
     /// Open lines in the order in which they are stitched, mm from the finished block's top left corner.
     Shared<std::vector<shape::Contour>> strokes;
     std::optional<Written> written{};
-    PieceId on{}; ///< it goes where that piece goes; none: it stays
+    std::optional<Laid> laid{}; ///< along its strokes, or at them; `stitch` says how it is held
+    PieceId on{};               ///< it goes where that piece goes; none: it stays
     Placement place{};
     LineStitch stitch = LineStitch::back;
     std::optional<Length> length{};         ///< of a stitch; none: as is usual
@@ -82,6 +85,32 @@ struct Line {
     std::string extra{}; ///< as of a Quilt
     bool operator==(const Line&) const = default;
 };
+
+/// Stitched with floss, and nothing is laid on it.
+[[nodiscard]] inline bool takesFloss(const Line& line) {
+    return !line.laid && isByHand(line.stitch);
+}
+/// The machine stitches it, or what is laid on it, among the edges of pieces.
+[[nodiscard]] inline bool isOfMachine(const Line& line) {
+    return !isByHand(line.stitch) && !(line.laid && (line.laid->glued || isThing(line.laid->trim)));
+}
+/// It can be seen where it goes: a tape lies where pieces meet, the others are traced.
+[[nodiscard]] inline bool isTraced(const Line& line) {
+    return line.drawn || (line.laid && line.laid->trim == Trim::tape);
+}
+/// It is laid over the block's edge on purpose.
+[[nodiscard]] inline bool runsOff(const Line& line) {
+    return line.laid && (line.laid->begin == LaidEnd::runsOff || line.laid->end == LaidEnd::runsOff);
+}
+/// All its strips, or its things, are on.
+[[nodiscard]] inline bool isAllLaid(const Line& line) {
+    if (!line.laid) return true;
+    return line.laid->done >= (isThing(line.laid->trim) ? 1 : static_cast<int>(line.strokes->size()));
+}
+/// Nothing is stitched or laid of it yet.
+[[nodiscard]] inline bool isUntouched(const Line& line) {
+    return line.sewn == 0 && line.stitched->empty() && !(line.laid && line.laid->done > 0);
+}
 
 /// Of a stitch. Source: common practice.
 [[nodiscard]] Length usualLength(LineStitch stitch);

@@ -298,6 +298,7 @@ enum class Event : std::uint8_t {
     resized,
     trimmed,
     lineDrawn, ///< its name is in the note, as of the next
+    lineLaid,
     lineSewn,
     stripSewn,
     layout,
@@ -305,10 +306,10 @@ enum class Event : std::uint8_t {
     note     ///< whatever else; its words are in the note
 };
 constexpr auto keysOf(Event) {
-    return std::to_array<std::string_view>({"toTrace",  "traced",    "roughCut", "bonded",  "marked",
-                                            "cleanCut", "laid",      "fused",    "tested",  "stitched",
-                                            "ruined",   "imported",  "resized",  "trimmed", "lineDrawn",
-                                            "lineSewn", "stripSewn", "layout",   "putAway", "note"});
+    return std::to_array<std::string_view>(
+        {"toTrace",   "traced",   "roughCut", "bonded",    "marked",   "cleanCut", "laid",
+         "fused",     "tested",   "stitched", "ruined",    "imported", "resized",  "trimmed",
+         "lineDrawn", "lineLaid", "lineSewn", "stripSewn", "layout",   "putAway",  "note"});
 }
 /// The steps come first among the events, in their order.
 [[nodiscard]] constexpr Event eventOf(Step step) {

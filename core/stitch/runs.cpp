@@ -1,13 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/stitch/runs.hpp"
 
-#include "core/stitch/along.hpp"
+#include "core/shape/along.hpp"
+#include "core/stitch/quiet.hpp"
 
 #include <algorithm>
 #include <cmath>
 #include <deque>
 
 namespace up::stitch {
+
+using shape::Along;
 namespace {
 
 using shape::Point;

@@ -1,13 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/stitch/stitches.hpp"
 
-#include "core/stitch/along.hpp"
+#include "core/shape/along.hpp"
 
 #include <algorithm>
 #include <cmath>
 #include <numbers>
 
 namespace up::stitch {
+
+using shape::Along;
 namespace {
 
 using shape::Point;

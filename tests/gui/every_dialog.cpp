@@ -11,6 +11,7 @@
 #include "app/dialogs/import_dialog.hpp"
 #include "app/dialogs/iron_dialog.hpp"
 #include "app/dialogs/join_dialog.hpp"
+#include "app/dialogs/laid_dialog.hpp"
 #include "app/dialogs/light_box.hpp"
 #include "app/dialogs/line_dialog.hpp"
 #include "app/dialogs/machine_dialog.hpp"
@@ -136,8 +137,12 @@ std::unique_ptr<app::Form> dialogNamed(const std::string& which, Names names) {
                               {{-30, -60}, {30, -60}, {30, 60}, {-30, 60}},
                               measure::System::inches});
     if (which == "fitting") return std::make_unique<app::FittingDialog>(app::FittingQuestion{quilt, block});
+    if (which == "laid")
+        return std::make_unique<app::LaidDialog>(
+            app::LineQuestion{quilt, block, {}, {}, true, {}, intake::written});
     if (which == "line")
-        return std::make_unique<app::LineDialog>(app::LineQuestion{quilt, block, {}, {}, {}, intake::written});
+        return std::make_unique<app::LineDialog>(
+            app::LineQuestion{quilt, block, {}, {}, false, {}, intake::written});
     if (which == "setting") return std::make_unique<app::SettingDialog>(app::SettingQuestion{quilt});
     if (which == "stitch") {
         app::StitchQuestion question;

@@ -23,9 +23,9 @@ struct Ground {
 
 enum class Names : std::uint8_t { words, numbers };
 inline constexpr std::array everyDialog{
-    "arrange", "block",   "cloth",   "edges",   "fabrics", "ground",  "iron",     "thread", "stitch",
-    "stretch", "supply",  "threads", "import",  "light",   "machine", "pages",    "print",  "shape",
-    "size",    "fitting", "line",    "setting", "stripes", "turn",    "underlap", "web",    "which"};
+    "arrange", "block",   "cloth",   "edges",   "fabrics", "ground",   "iron",  "thread", "stitch", "stretch",
+    "supply",  "threads", "import",  "light",   "machine", "pages",    "print", "shape",  "size",   "fitting",
+    "laid",    "line",    "setting", "stripes", "turn",    "underlap", "web",   "which"};
 [[nodiscard]] std::unique_ptr<app::Form> dialogNamed(const std::string& which, Names names = Names::words);
 
 } // namespace up::test

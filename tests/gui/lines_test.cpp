@@ -73,7 +73,7 @@ TEST_F(Lines, TheChosenLineIsChangedAndTakenAway) {
 
 TEST_F(Lines, TheDialogWritesBendsAndDraws) {
     const auto along = named("middle head");
-    app::LineDialog dialog({session().quilt(), block().id, {}, {"Sans"}, along, intake::written});
+    app::LineDialog dialog({session().quilt(), block().id, {}, {"Sans"}, false, along, intake::written});
     dialog.show();
     const auto field = [&]<class W>(const char* name, W*) { return dialog.findChild<W*>(name); };
     field("line.text", static_cast<QLineEdit*>(nullptr))->setText("Reeds");
@@ -85,7 +85,13 @@ TEST_F(Lines, TheDialogWritesBendsAndDraws) {
     EXPECT_EQ(dialog.trouble(), "");
     const auto head = boundsOf(placed(the(block().pieces, along)));
     EXPECT_NEAR(middleOf(dialog.answer()).x, head.centre().x, 2) << "over the top of the head";
-    EXPECT_LT(middleOf(dialog.answer()).y, head.top);
+    const auto region = shape::regionOf(placed(the(block().pieces, along)));
+    shape::Box letters;
+    for (const auto& stroke : placed(dialog.answer())) {
+        letters.take(boundsOf(stroke));
+        EXPECT_TRUE(shape::inside(flattened(stroke), region).empty()) << "outside it";
+    }
+    EXPECT_LT(letters.top, head.top - 10) << "as high as a capital, over it";
     app::choose(*field("line.along", static_cast<QComboBox*>(nullptr)), app::Baseline::arc);
     field("line.text", static_cast<QLineEdit*>(nullptr))->setText("Łódź");
     EXPECT_TRUE(dialog.trouble().contains("Ł")) << dialog.trouble().toStdString();

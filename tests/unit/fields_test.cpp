@@ -122,6 +122,7 @@ TEST(Fields, AllOfAFullQuiltComesBackFromItsFile) {
     expectNothingUsual(quilt.blocks[0].fitting);
     expectNothingUsual(quilt.blocks[0].lines[0]);
     expectNothingUsual(*quilt.blocks[0].lines[0].written);
+    expectNothingUsual(*quilt.blocks[0].lines[0].laid);
     expectNothingUsual(*quilt.blocks[0].layout);
     expectNothingUsual(quilt.blocks[0].layout->traced[0]);
     expectNothingUsual(quilt.blocks[0].ground);
@@ -202,6 +203,7 @@ TEST(Fields, TheSchemaDescribesThemAll) {
     expectDescribed<Sides>(schema, defs + "fitting/properties/sides");
     expectDescribed<Line>(schema, defs + "line");
     expectDescribed<Written>(schema, defs + "line/properties/written");
+    expectDescribed<Laid>(schema, defs + "line/properties/laid");
     expectDescribed<Over>(schema, defs + "block/properties/over/items");
     expectDescribed<LeftSo>(schema, defs + "block/properties/leftSo/items");
     expectDescribed<Layout>(schema, layout);

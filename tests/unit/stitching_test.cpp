@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // From lines to the way of the needle: where they are parted, what comes first, and the worked examples of the trade.
-#include "core/stitch/along.hpp"
+#include "core/shape/along.hpp"
+#include "core/stitch/quiet.hpp"
 #include "core/stitch/repeat.hpp"
 #include "core/stitch/stitches.hpp"
 #include "core/stitch/stitching.hpp"
@@ -178,12 +179,12 @@ TEST(RunsOf, PartsRunsWhereNoneCanBeFirst) {
 TEST(RunsOf, BeginsARingWhereItsKnotShowsLeast) {
     // Like an L: its only inner corner is at (30, 30).
     const Polyline ell{{10, 10}, {30, 10}, {30, 30}, {60, 30}, {60, 60}, {10, 60}, {10, 10}};
-    EXPECT_NEAR(shape::distance(Along(ell).point(quietStart(ell)), {30, 30}), 0, 1e-6);
+    EXPECT_NEAR(shape::distance(shape::Along(ell).point(quietStart(ell)), {30, 30}), 0, 1e-6);
     auto turned = ell;
     std::reverse(turned.begin(), turned.end());
-    EXPECT_NEAR(shape::distance(Along(turned).point(quietStart(turned)), {30, 30}), 0, 1e-6);
+    EXPECT_NEAR(shape::distance(shape::Along(turned).point(quietStart(turned)), {30, 30}), 0, 1e-6);
     const auto box = ringOf(10, 10, 90, 30);
-    EXPECT_NEAR(shape::distance(Along(box).point(quietStart(box)), {50, 10}), 0, 1e-6)
+    EXPECT_NEAR(shape::distance(shape::Along(box).point(quietStart(box)), {50, 10}), 0, 1e-6)
         << "away from its corners";
     const auto run = loose({ell}, {1}).runs().runs.at(0);
     EXPECT_TRUE(run.closed);

@@ -83,7 +83,8 @@ TEST(Bent, TheEndsOfAnArchAreLower) {
 TEST(Along, LettersStandOffTheLineAndTurnWithIt) {
     shape::Polyline circle;
     for (int i = 0; i <= 360; ++i) // from the lowest point, clockwise on the page
-        circle.push_back({-40 * std::sin(i * std::numbers::pi / 180), 40 * std::cos(i * std::numbers::pi / 180)});
+        circle.push_back(
+            {-40 * std::sin(i * std::numbers::pi / 180), 40 * std::cos(i * std::numbers::pi / 180)});
     const auto strokes = along(must(singleLines("IIIII", 8)), circle, 0.5, 3);
     ASSERT_EQ(strokes.size(), 5u);
     for (const auto& stroke : strokes) {
@@ -102,7 +103,8 @@ TEST(Along, WordsEndWithinAnOpenLine) {
     EXPECT_NEAR(box.right, 100, 1e-6);
     EXPECT_NEAR(box.bottom, -2, 1e-6);
     EXPECT_NEAR(boxOf(along(must(singleLines("HH", 10)), line, 0, 2)).left, 0, 1e-6);
-    EXPECT_EQ(along(must(singleLines("HHHHHHHHHHHHHHHHHHHH", 10)), line, 0.5, 2).size(), 60u) << "too long: on both sides beyond";
+    EXPECT_EQ(along(must(singleLines("HHHHHHHHHHHHHHHHHHHH", 10)), line, 0.5, 2).size(), 60u)
+        << "too long: on both sides beyond";
 }
 
 TEST(Written, AFontGivesTheEdgesOfItsLetters) {

@@ -60,7 +60,7 @@ void checkLines(Looking& look) {
     bool goes = false;
     for (const auto& line : block.lines) {
         if (line.sewn > 0) continue;
-        far = std::max(far, overEdge(block, line));
+        if (!runsOff(line)) far = std::max(far, overEdge(block, line));
         goes = goes || (line.drawn && line.pen == quilt::LinePen::goesWithHeat);
     }
     if (far > least)

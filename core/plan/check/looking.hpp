@@ -38,6 +38,7 @@ void checkWeb(Looking& look);    ///< the layout against web, off-cuts and piece
 void checkStack(Looking& look);  ///< how pieces lie on each other
 void checkSewing(Looking& look); ///< what was stitched, and what it takes to stitch the rest
 void checkFit(Looking& look);    ///< whether the block comes out as large as it should
+void checkLaid(Looking& look);   ///< what is laid along lines: how it bends, its ends, how many there are
 void checkCloth(Looking& look);  ///< what shines through, and what gets stiff
 
 } // namespace up::plan

@@ -69,10 +69,10 @@ LinesPlan planLines(const quilt::Block& block) {
     LinesPlan out;
     std::vector<std::vector<hand::Demand>> demands; // by floss
     for (const auto& line : block.lines) {
-        if (!quilt::isByHand(line.stitch)) continue;
+        if (!isOfMachine(line) && !isTraced(line) && isUntouched(line)) out.toDraw.push_back(line.id);
+        if (!takesFloss(line)) continue;
         const auto first = out.parts.size();
         addParts(out.parts, line);
-        if (!line.drawn && line.sewn == 0) out.toDraw.push_back(line.id);
         auto at = std::find_if(out.floss.begin(), out.floss.end(),
                                [&](const FlossUse& use) { return use.thread == line.thread; });
         if (at == out.floss.end()) {

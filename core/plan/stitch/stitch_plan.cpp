@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/stitch/stitch_plan.hpp"
 
+#include "core/quilt/laying.hpp"
 #include "core/shape/stretches.hpp"
 #include "core/stack/showing.hpp"
 
@@ -23,24 +24,58 @@ std::vector<int> passesOf(const quilt::EdgeStitch& stitch) {
     return out;
 }
 
+/// What lies beneath what is laid, and is held by it.
+struct LaidCover {
+    shape::Region ofEdges; ///< edges of pieces
+    /// By line of the block and stroke of it: what the machine holds and is laid after that.
+    std::vector<std::vector<shape::Region>> later;
+};
+LaidCover coverOf(const quilt::Block& block) {
+    LaidCover out;
+    out.later.resize(block.lines.size());
+    shape::Region later;
+    for (std::size_t i = block.lines.size(); i-- > 0;) {
+        const auto& line = block.lines[i];
+        out.later[i].resize(line.strokes->size());
+        const auto areas = laidAreas(line);
+        using enum quilt::Trim;
+        if (line.laid && (line.laid->trim == tape || line.laid->trim == chenille || line.laid->trim == yarn))
+            out.ofEdges = shape::unite(out.ofEdges, shape::unite(areas));
+        if (!quilt::isOfMachine(line)) continue;
+        for (std::size_t stroke = areas.size(); stroke-- > 0;) {
+            out.later[i][stroke] = later;
+            later = shape::unite(later, areas[stroke]);
+        }
+    }
+    return out;
+}
+
+std::vector<Polyline> freeOf(const Polyline& line, const shape::Region& cover) {
+    if (cover.isEmpty()) return {line};
+    constexpr double least = 1; // mm: shorter ones are no stitch
+    auto out = stack::joined(shape::outside(line, cover));
+    std::erase_if(out, [](const Polyline& part) { return shape::lengthOf(part) < least; });
+    return out;
+}
+
 /// What is stitched of the pieces of a block, as the engine takes it.
 class Gathered {
 public:
     Gathered(const quilt::Block& block, const BlockPlan& plan)
         : m_block(block), m_finished(shape::rectangle(quilt::finishedBox(block))) {
+        const auto laid = coverOf(block);
         for (std::size_t i = 0; i < block.pieces.size(); ++i) {
             const auto dotted = alongDotted(block.pieces[i]);
             if (stitchOf(block, block.pieces[i]).kind != quilt::StitchKind::allOver)
                 for (const auto& edge : plan.visibleEdges[i])
-                    add(i, true, edge, dotted);
+                    for (const auto& open : freeOf(edge, laid.ofEdges))
+                        add(i, true, open, dotted);
             if (!block.pieces[i].marksStitched) continue;
             for (const auto& mark : *block.pieces[i].marks)
                 add(i, false, flattened(transformed(mark, placing(block.pieces[i]))), plan.cover[i]);
         }
         for (std::size_t i = 0; i < block.lines.size(); ++i)
-            if (!quilt::isByHand(block.lines[i].stitch))
-                for (const auto& stroke : placed(block.lines[i]))
-                    addLine(i, flattened(stroke), plan);
+            if (quilt::isOfMachine(block.lines[i])) addLines(i, laid.later[i], plan);
     }
     [[nodiscard]] const std::vector<stitch::Line>& lines() const { return m_lines; }
     /// By line of these: which one of the block it is of; nothing, or past its end: it is of a piece.
@@ -49,6 +84,13 @@ public:
     [[nodiscard]] const std::vector<std::set<std::size_t>>& beneath() const { return m_beneath; }
 
 private:
+    void addLines(std::size_t of, const std::vector<shape::Region>& later, const BlockPlan& plan) {
+        const auto strokes = needleLines(m_block.lines[of]);
+        for (std::size_t stroke = 0; stroke < strokes.size(); ++stroke)
+            for (const auto& line : strokes[stroke])
+                for (const auto& open : freeOf(line, later[stroke]))
+                    addLine(of, open, plan);
+    }
     void addLine(std::size_t of, const Polyline& line, const BlockPlan& plan) {
         std::set<std::size_t> beneath;
         shape::Box box;
@@ -147,7 +189,8 @@ void look(StitchRun& run, const quilt::Block& block, const Piece& piece, const A
 quilt::EdgeStitch machineStitch(const quilt::Line& line) {
     quilt::EdgeStitch out;
     const bool isSatin = line.stitch == quilt::LineStitch::machineSatin;
-    out.kind = isSatin ? quilt::StitchKind::satin : quilt::StitchKind::straight;
+    const auto swings = line.laid ? quilt::StitchKind::zigzag : quilt::StitchKind::satin;
+    out.kind = isSatin ? swings : quilt::StitchKind::straight;
     out.width = isSatin ? line.width : measure::Length(); // a straight one lies on its line
     out.length = line.length;
     return out;
@@ -285,7 +328,8 @@ bool mayTrace(const quilt::Block& block, const StitchRun& run) {
 
 bool isReady(const quilt::Block& block, const StitchRun& run) {
     if (!run.of) return isReady(block, run.piece);
-    return the(block.lines, run.of).drawn && mayTrace(block, run);
+    const auto& line = the(block.lines, run.of);
+    return isTraced(line) && isAllLaid(line) && mayTrace(block, run);
 }
 
 std::vector<PieceId> StitchPlan::order() const {

@@ -3,6 +3,7 @@
 
 #include "core/plan/trace/remains.hpp"
 #include "core/plan/work/progress.hpp"
+#include "core/quilt/laying.hpp"
 
 #include <algorithm>
 
@@ -187,10 +188,10 @@ std::vector<LineId> toTrace(const Block& block, const StitchPlan& plan) {
     for (const auto& line : block.lines) {
         const bool isDot = std::none_of(plan.runs.begin(), plan.runs.end(),
                                         [&](const StitchRun& run) { return run.of == line.id; });
-        if (!quilt::isByHand(line.stitch) && !line.drawn && isDot) out.push_back(line.id);
+        if (quilt::isOfMachine(line) && !isTraced(line) && isDot) out.push_back(line.id);
     }
     for (const auto& run : plan.runs)
-        if (run.of && !the(block.lines, run.of).drawn && mayTrace(block, run) &&
+        if (run.of && !isTraced(the(block.lines, run.of)) && mayTrace(block, run) &&
             std::find(out.begin(), out.end(), run.of) == out.end())
             out.push_back(run.of);
     return out;
@@ -206,16 +207,42 @@ LineNow drawing(const Block& block, const std::vector<LineId>& lines) {
 }
 
 bool hasLinesToSew(const Block& block) {
-    return std::any_of(block.lines.begin(), block.lines.end(), [](const quilt::Line& line) {
-        return !quilt::isByHand(line.stitch) && line.sewn == 0;
-    });
+    return std::any_of(block.lines.begin(), block.lines.end(),
+                       [](const quilt::Line& line) { return quilt::isOfMachine(line) && line.sewn == 0; });
 }
 
 /// No way of the needle has it: a dot.
 bool isTooShort(const quilt::Line& line, const StitchPlan& plan) {
-    return !quilt::isByHand(line.stitch) && line.sewn == 0 && line.drawn &&
+    return quilt::isOfMachine(line) && line.sewn == 0 && isTraced(line) && isAllLaid(line) &&
            std::none_of(plan.runs.begin(), plan.runs.end(),
                         [&](const StitchRun& run) { return run.of == line.id; });
+}
+
+Caution cautionOf(const quilt::Line& line) {
+    const auto& laid = *line.laid;
+    if (laid.begin == quilt::LaidEnd::sealed || laid.end == quilt::LaidEnd::sealed) return Caution::flame;
+    return laid.glued ? Caution::glue : Caution::handNeedle;
+}
+
+Now laying(Tread tread, const Block& block, const quilt::Line& line) {
+    Now now = onTread(tread, block);
+    now.what = What::layLine, now.caution = cautionOf(line), now.thread = line.thread;
+    LaidNow laid{line.id, isAllLaid(line), cutWide(*line.laid)};
+    laid.things = thingsAt(line).size();
+    const auto stroke = static_cast<std::size_t>(line.laid->done);
+    if (const auto plan = planLaid(block); const auto* strip = plan.find(line.id, stroke))
+        laid.strip = *strip, laid.number = stroke + 1, laid.of = line.strokes->size();
+    now.laid = std::move(laid);
+    return now;
+}
+
+/// What the machine will hold, traced and not laid yet.
+const quilt::Line* toLay(const Block& block) {
+    for (const auto& line : block.lines)
+        if (line.laid && quilt::isOfMachine(line) && !isAllLaid(line) && line.sewn == 0 && isTraced(line) &&
+            mayLay(block, line))
+            return &line;
+    return nullptr;
 }
 
 /// Leg by leg as it is planned, lines traced before them; then pieces of which nothing shows.
@@ -235,6 +262,7 @@ Now stitching(const Block& block, const BlockPlan& plan, const Known& known) {
             now.what = What::drawLines, now.line = drawing(block, lines);
             return now;
         }
+        if (const auto* line = toLay(block)) return laying(Tread::stitch, block, *line);
         if (const auto at = nextLeg(block, *planned)) return legOf(block, *planned, *at);
         waiting = planned->order();
     }
@@ -285,7 +313,7 @@ LineNow sewing(const LinesPlan& lines, const AtPart& at) {
     return now;
 }
 
-/// Lines are traced, then stitched, one length of floss after the other; none is left: nothing.
+/// Lines are traced, then stitched, one length of floss after the other; then what is laid on; none is left: nothing.
 std::optional<Now> lining(const Block& block, const Known& known) {
     if (block.trimmed || !known.lines || block.lines.empty()) return {};
     const auto& lines = known.lines();
@@ -296,7 +324,10 @@ std::optional<Now> lining(const Block& block, const Known& known) {
         return now;
     }
     const auto at = lines.next();
-    if (!at) return {};
+    if (!at) {
+        const auto* line = nextLaid(block);
+        return line ? std::optional(laying(Tread::finish, block, *line)) : std::nullopt;
+    }
     now.what = What::sewLine, now.caution = Caution::handNeedle;
     now.line = sewing(lines, *at);
     return now;

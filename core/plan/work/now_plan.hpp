@@ -5,6 +5,7 @@
 #include "core/plan/bond/bond_plan.hpp"
 #include "core/plan/cut/cut_plan.hpp"
 #include "core/plan/finish/finish_plan.hpp"
+#include "core/plan/finish/laid_plan.hpp"
 #include "core/plan/finish/line_plan.hpp"
 #include "core/plan/fuse/press_plan.hpp"
 #include "core/plan/lay/dry_lay.hpp"
@@ -27,14 +28,15 @@ enum class What : std::uint8_t {
     layOnCloth, ///< there is cloth, and chunks wait that nobody has laid on it
     drawLines,  ///< onto the cloth: `line` says which
     sewLine,    ///< by hand: `line` says what
-    trim,       ///< `finish` says to what
-    sewStrip,   ///< on the block: `finish` says which
+    layLine,  ///< what is laid along a line or set at its places, or its stitching by hand: `laid` says what
+    trim,     ///< `finish` says to what
+    sewStrip, ///< on the block: `finish` says which
     goOn,
     allDone
 };
 
 /// Where work can hurt; said at the step. Source: common practice.
-enum class Caution : std::uint8_t { none, iron, scissors, rotary, needle, handNeedle };
+enum class Caution : std::uint8_t { none, iron, scissors, rotary, needle, handNeedle, flame, glue };
 
 /// One setting down of the iron among others.
 struct PressNow {
@@ -88,6 +90,16 @@ struct LineNow {
     std::size_t left = 0; ///< lengths of floss that are to be threaded still, this among them
 };
 
+/// Laying one strip, or setting the things of a line.
+struct LaidNow {
+    LineId line;
+    bool lies = false;                ///< all of it; it is to be stitched by hand now
+    quilt::Length wide;               ///< of the strip as it is cut
+    std::optional<LaidStrip> strip{}; ///< of things none
+    std::size_t number = 1, of = 1;   ///< among the strips of its line
+    std::size_t things = 0;
+};
+
 struct Now {
     What what = What::allDone;
     quilt::Tread tread = quilt::Tread::draw; ///< where the work is; for goOn: where to go
@@ -104,6 +116,7 @@ struct Now {
     std::optional<CutNow> cut{};       ///< for clean cutting
     std::optional<FinishNow> finish{}; ///< for What::trim and sewStrip
     std::optional<LineNow> line{};     ///< for What::drawLines and sewLine
+    std::optional<LaidNow> laid{};     ///< for What::layLine
     std::optional<Pen> pen{};          ///< for drawing marks
 };
 

@@ -35,7 +35,7 @@ TreadCount countOf(const quilt::Block& block, Tread tread) {
                                                 [&](const auto& piece) { return piece.work.step >= last; }));
     if (tread != Tread::stitch) return count;
     for (const auto& line : block.lines) // those of the machine
-        if (!quilt::isByHand(line.stitch)) ++count.of, count.done += line.sewn > 0 ? 1 : 0;
+        if (quilt::isOfMachine(line)) ++count.of, count.done += line.sewn > 0 ? 1 : 0;
     return count;
 }
 

@@ -4,23 +4,23 @@
 
 #include "core/shape/ring.hpp"
 
-namespace up::stitch {
+namespace up::shape {
 
 class Along {
 public:
     /// Two points at least.
-    explicit Along(shape::Polyline line);
+    explicit Along(Polyline line);
 
     [[nodiscard]] double length() const { return m_at.back(); }
-    [[nodiscard]] const shape::Box& box() const { return m_box; }
-    [[nodiscard]] shape::Point point(double along) const;
+    [[nodiscard]] const Box& box() const { return m_box; }
+    [[nodiscard]] Point point(double along) const;
     /// Of a closed line: on beyond its end, and back beyond its start.
-    [[nodiscard]] shape::Point pointRound(double along) const;
+    [[nodiscard]] Point pointRound(double along) const;
 
     struct Near {
         double along, distance;
     };
-    [[nodiscard]] Near nearest(shape::Point p) const;
+    [[nodiscard]] Near nearest(Point p) const;
     struct NearOther {
         double along, other, distance; ///< mm along this one, along the other, between them
     };
@@ -28,19 +28,15 @@ public:
     [[nodiscard]] NearOther nearest(const Along& other, double reach) const;
 
     /// from < to.
-    [[nodiscard]] shape::Polyline between(double from, double to) const;
+    [[nodiscard]] Polyline between(double from, double to) const;
     /// Of a closed line: from there over its start to there; all the way round.
-    [[nodiscard]] shape::Polyline across(double from, double to) const;
-    [[nodiscard]] shape::Polyline roundFrom(double from) const;
+    [[nodiscard]] Polyline across(double from, double to) const;
+    [[nodiscard]] Polyline roundFrom(double from) const;
 
 private:
-    shape::Polyline m_line;
+    Polyline m_line;
     std::vector<double> m_at; ///< of each point
-    shape::Box m_box;
+    Box m_box;
 };
 
-/// Where a closed line's knot shows least, mm along it: at the deepest inner corner; else in the middle of the longest
-/// stretch between corners; else where it starts.
-[[nodiscard]] double quietStart(const shape::Polyline& closed);
-
-} // namespace up::stitch
+} // namespace up::shape

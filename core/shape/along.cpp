@@ -1,15 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/stitch/along.hpp"
+#include "core/shape/along.hpp"
 
 #include <algorithm>
 #include <cmath>
 #include <limits>
-#include <numbers>
 
-namespace up::stitch {
-
-using shape::Point;
-using shape::Polyline;
+namespace up::shape {
 
 namespace {
 
@@ -24,7 +20,7 @@ double shareNearest(Point a, Point b, Point p) {
 
 Along::Along(Polyline line) : m_line(std::move(line)), m_at{0} {
     for (std::size_t i = 1; i < m_line.size(); ++i)
-        m_at.push_back(m_at.back() + shape::distance(m_line[i - 1], m_line[i]));
+        m_at.push_back(m_at.back() + distance(m_line[i - 1], m_line[i]));
     for (const Point p : m_line)
         m_box.take(p);
 }
@@ -47,7 +43,7 @@ Along::Near Along::nearest(Point p) const {
     Near out{0, std::numeric_limits<double>::infinity()};
     for (std::size_t i = 1; i < m_line.size(); ++i) {
         const double share = shareNearest(m_line[i - 1], m_line[i], p);
-        const double away = shape::distance(m_line[i - 1] + (m_line[i] - m_line[i - 1]) * share, p);
+        const double away = distance(m_line[i - 1] + (m_line[i] - m_line[i - 1]) * share, p);
         if (away < out.distance) out = {m_at[i - 1] + (m_at[i] - m_at[i - 1]) * share, away};
     }
     return out;
@@ -93,32 +89,4 @@ Polyline Along::roundFrom(double from) const {
     return out;
 }
 
-double quietStart(const Polyline& closed) {
-    const Along along(closed);
-    const double turning = shape::signedArea({closed.begin(), closed.end() - 1}) < 0 ? -1 : 1;
-    constexpr double least = 30, arm = 1.0; // degrees; mm looked along to either side
-    struct Corner {
-        double at, turn;
-    };
-    std::vector<Corner> corners;
-    double at = 0;
-    for (std::size_t i = 0; i + 1 < closed.size(); at += shape::distance(closed[i], closed[i + 1]), ++i) {
-        const Point in = along.pointRound(at) - along.pointRound(at - arm);
-        const Point out = along.pointRound(at + arm) - along.pointRound(at);
-        const double turn = turning * std::atan2(in.x * out.y - in.y * out.x, in.x * out.x + in.y * out.y) *
-                            180 / std::numbers::pi;
-        if (std::abs(turn) >= least) corners.push_back({at, turn});
-    }
-    if (corners.empty()) return 0;
-    const auto inner = std::min_element(corners.begin(), corners.end(),
-                                        [](const Corner& a, const Corner& b) { return a.turn < b.turn; });
-    if (inner->turn < 0) return inner->at;
-    Corner longest{0, -1}; // its middle, its length
-    for (std::size_t i = 0; i < corners.size(); ++i) {
-        const double next = i + 1 < corners.size() ? corners[i + 1].at : corners.front().at + along.length();
-        if (next - corners[i].at > longest.turn) longest = {(corners[i].at + next) / 2, next - corners[i].at};
-    }
-    return std::fmod(longest.at, along.length());
-}
-
-} // namespace up::stitch
+} // namespace up::shape
