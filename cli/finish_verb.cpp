@@ -1,9 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The verb `finish`: what blocks are trimmed to, their strips and lines, and the quilt's top.
+// The verb `finish`: what blocks are trimmed to, their strips and lines, what is laid on them, and the quilt's top.
 #include "cli/open.hpp"
 #include "cli/parts.hpp"
+#include "core/plan/finish/bias_plan.hpp"
 #include "core/plan/finish/finish_plan.hpp"
+#include "core/plan/finish/laid_plan.hpp"
 #include "core/plan/finish/line_plan.hpp"
+#include "core/quilt/laying.hpp"
 #include "core/store/quilt_file.hpp"
 
 namespace up::cli {
@@ -66,6 +69,71 @@ void addLines(Json& out, const quilt::Quilt& quilt, const quilt::Block& block) {
     }
 }
 
+/// Laid along lines and set at places.
+Json laidOf(const quilt::Quilt& quilt, const quilt::Block& block) {
+    Json out = Json::array();
+    const auto plan = plan::planLaid(block);
+    for (const auto& line : block.lines) {
+        if (!line.laid) continue;
+        const auto* fabric = find(quilt.fabrics, line.laid->fabric);
+        Json one{{"line", line.name},
+                 {"what", keyOf(line.laid->trim)},
+                 {"width", line.laid->width.mm()},
+                 {"cutWide", plan::cutWide(*line.laid).mm()},
+                 {"fabric", fabric ? Json(fabric->name) : Json()},
+                 {"glued", line.laid->glued},
+                 {"melts", line.laid->melts},
+                 {"called", line.laid->called},
+                 {"done", line.laid->done},
+                 {"places", Json::array()},
+                 {"strips", Json::array()}};
+        for (const auto p : thingsAt(line))
+            one["places"].push_back({p.x, p.y});
+        for (const auto& strip : plan.strips)
+            if (strip.line == line.id)
+                one["strips"].push_back(
+                    {{"along", strip.along.mm()},
+                     {"cutLong", strip.cutLong.mm()},
+                     {"begin", keyOf(strip.begin)},
+                     {"end", keyOf(strip.end)},
+                     {"corners", strip.corners},
+                     {"tooTight", strip.tooTight ? Json(strip.tooTight->radius) : Json()}});
+        out.push_back(std::move(one));
+    }
+    return out;
+}
+
+Json biasOf(const quilt::Quilt& quilt) {
+    Json out = Json::array();
+    for (const auto& plan : plan::planBias(quilt)) {
+        const auto* fabric = find(quilt.fabrics, plan.fabric);
+        Json one{{"fabric", fabric ? Json(fabric->name) : Json()},
+                 {"buy", plan.buy ? Json(plan.buy->mm()) : Json()},
+                 {"joins", plan.cutting.joins},
+                 {"area", plan.cutting.area},
+                 {"least", plan.cutting.least},
+                 {"unmet", plan.cutting.unmet},
+                 {"cloths", Json::array()},
+                 {"strips", Json::array()},
+                 {"bands", Json::array()}};
+        for (std::size_t i = 0; i < plan.sizes.size(); ++i)
+            one["cloths"].push_back(
+                {{"name", plan.buy ? Json() : Json(the(quilt.cloths, plan.cloths[i]).name)},
+                 {"size", {plan.sizes[i].wide, plan.sizes[i].high}}});
+        for (const auto& strip : plan.strips)
+            one["strips"].push_back({{"wide", strip.wide}, {"length", strip.length}});
+        for (const auto& band : plan.cutting.bands) {
+            Json parts = Json::array();
+            for (const auto& part : band.parts)
+                parts.push_back({{"strip", part.strip}, {"length", part.length}});
+            one["bands"].push_back(
+                {{"cloth", band.cloth}, {"at", band.at}, {"wide", band.wide}, {"parts", std::move(parts)}});
+        }
+        out.push_back(std::move(one));
+    }
+    return out;
+}
+
 Json blockOf(const quilt::Quilt& quilt, const quilt::Block& block) {
     const auto plan = plan::planFinish(quilt, block);
     const auto drawn = plan::drawnIn(quilt, block);
@@ -89,6 +157,7 @@ Json blockOf(const quilt::Quilt& quilt, const quilt::Block& block) {
     out["drawnIn"] = {{"share", drawn.share}, {"blocks", drawn.blocks}};
     out["oversize"] = plan::oversizeFor(quilt, block).mm();
     addLines(out, quilt, block);
+    out["laid"] = laidOf(quilt, block);
     return out;
 }
 
@@ -102,6 +171,7 @@ Bytes finish(const Words& words) {
         {"format", "upstairs-finishing"}, {"version", 1}, {"quilt", quilt->name}, {"blocks", Json::array()}};
     for (const auto& block : quilt->blocks)
         out["blocks"].push_back(blockOf(*quilt, block));
+    out["bias"] = biasOf(*quilt);
     out["rows"] = Json::array();
     for (const auto& row : wall.rows)
         out["rows"].push_back(sizeOf(row));

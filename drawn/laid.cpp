@@ -114,8 +114,10 @@ public:
 
 private:
     void fill(std::vector<shape::Contour> contours) {
+        constexpr double small = 6; // mm: dashes would hide it
+        const bool isDashed = !m_lies && (!quilt::isThing(m_laid.trim) || m_laid.width.mm() > small);
         Shape shape{std::move(contours), m_colour,
-                    Pen{edgeColour(m_colour), 0.35, m_lies ? sheet::Dash::solid : sheet::Dash::dashed},
+                    Pen{edgeColour(m_colour), 0.35, isDashed ? sheet::Dash::dashed : sheet::Dash::solid},
                     m_line.id};
         constexpr double pale = 0.35;
         if (!m_lies) shape.opacity = pale;

@@ -22,6 +22,8 @@
 #include <QPushButton>
 #include <QSpinBox>
 #include <QVBoxLayout>
+#include <algorithm>
+#include <utility>
 
 namespace up::app {
 
@@ -105,10 +107,12 @@ LaidDialog::LaidDialog(LineQuestion question, QWidget* parent)
     start();
     watch({m_trim, m_along, m_fabric, m_held, m_thread, m_begin, m_end, m_name, m_width, m_called, m_melts});
     connect(m_clear, &QPushButton::clicked, this, [this] {
+        m_isExample = false;
         m_drawn.clear();
         changed();
     });
     connect(m_picture, &LinePicture::drawn, this, [this](const shape::Contour& stroke) {
+        if (std::exchange(m_isExample, false)) m_drawn.clear();
         m_drawn.push_back(stroke);
         changed();
     });
@@ -162,6 +166,8 @@ void LaidDialog::start() {
     fresh.laid.emplace();
     if (!m_question.quilt.fabrics.empty()) fresh.laid->fabric = m_question.quilt.fabrics.front().id;
     if (!m_question.quilt.threads.empty()) fresh.thread = m_question.quilt.threads.front().id;
+    for (const auto& before : block.lines) // as the last one on this block
+        if (before.laid) fresh.laid->fabric = before.laid->fabric, fresh.thread = before.thread;
     hold(fresh, usualOf(fresh.laid->trim).held);
     // a gentle curve up the middle, so that there is something to look at
     const double wide = block.width.mm(), high = block.height.mm();
@@ -170,6 +176,7 @@ void LaidDialog::start() {
     stroke.curveTo({wide * 0.42, high * 0.6}, {wide * 0.58, high * 0.4}, {wide * 0.5, high * 0.15});
     fresh.strokes = std::vector{stroke};
     fill(fresh);
+    m_isExample = true;
 }
 
 void LaidDialog::fill(const quilt::Line& line) {

@@ -50,6 +50,7 @@ private:
     LineQuestion m_question;
     quilt::Line m_answer;
     std::vector<shape::Contour> m_drawn;    ///< with the mouse, or as it came
+    bool m_isExample = false;               ///< drawn by nobody yet: what is drawn takes its place
     std::optional<lead::Leading> m_leading; ///< once it was asked for
     LinePicture* m_picture;
     QComboBox *m_trim, *m_along, *m_fabric, *m_held, *m_thread, *m_begin, *m_end;

@@ -47,7 +47,7 @@ private:
 
     LineQuestion m_question;
     quilt::Line m_answer;
-    std::vector<shape::Contour> m_drawn; ///< with the mouse, or as it came
+    std::vector<shape::Contour> m_drawn;    ///< with the mouse, or as it came
     std::vector<shape::Contour> m_baseline; ///< the last one that was drawn, or as it came
     LinePicture* m_picture;
     QComboBox *m_kind, *m_family, *m_along, *m_stitch, *m_thread, *m_pen;

@@ -16,7 +16,7 @@ namespace {
 
 constexpr double root = std::numbers::sqrt2;
 constexpr double slack = 1e-6; // mm
-constexpr std::size_t fewParts = 6;
+constexpr std::size_t fewParts = 7;
 
 /// Where the line at `t` enters and leaves the cloth, mm along it.
 struct Chord {
@@ -217,15 +217,16 @@ Laid laidInOrder(const Laying& laying, Layout layout, const std::vector<std::siz
     return out;
 }
 
-Laid laid(const Laying& laying) {
+/// `anyWay`: the first way that has room for all does.
+Laid laid(const Laying& laying, bool anyWay) {
     std::vector<std::size_t> order(laying.count());
     std::iota(order.begin(), order.end(), std::size_t{0});
     std::stable_sort(order.begin(), order.end(),
                      [&](auto a, auto b) { return laying.lengthOf(a) > laying.lengthOf(b); });
     auto best = laidInOrder(laying, laying.empty(), order);
     Random random(1);
-    const std::size_t rounds = order.empty() ? 0 : 4000 / (order.size() * order.size()) + 20;
-    for (std::size_t round = 0; round < rounds; ++round) {
+    const std::size_t rounds = order.empty() ? 0 : 40'000 / (order.size() * order.size()) + 20;
+    for (std::size_t round = 0; round < rounds && !(anyWay && best.unlaid.empty()); ++round) {
         auto layout = best.layout;
         auto again = best.unlaid;
         const std::size_t some = 1 + random.below(std::min<std::size_t>(4, order.size()));
@@ -267,13 +268,13 @@ std::size_t fewestParts(const std::vector<Cloth>& cloths, const Strip& strip) {
 
 Laid layAll(const Laying& laying, bool& all) {
     all = laying.count() <= fewParts;
-    if (!all) return laid(laying);
+    if (!all) return laid(laying, false);
     Laid best;
     auto layout = laying.empty();
     tryAll(laying, layout, 0, best);
     if (std::isfinite(best.area)) return best;
     all = false;
-    return laid(laying);
+    return laid(laying, false);
 }
 
 void tell(Cutting& out, const Laying& laying, const std::vector<Piece>& pieces, const Laid& laid) {
@@ -346,8 +347,15 @@ Cutting cutStrips(const std::vector<Cloth>& cloths, const std::vector<Strip>& st
 double lengthFor(double clothWide, const std::vector<Strip>& strips, double step) {
     if (strips.empty()) return 0;
     const auto isEnough = [&](double length, std::size_t joins) {
-        const auto cut = cutStrips({{clothWide, length}}, strips);
-        return cut.unmet.empty() && cut.joins <= joins;
+        const std::vector<Cloth> cloth{{clothWide, length}};
+        std::vector<std::size_t> parts;
+        std::size_t own = 0;
+        for (const auto& strip : strips) {
+            parts.push_back(fewestParts(cloth, strip));
+            if (parts.back() == 0 || (own += parts.back() - 1) > joins) return false;
+        }
+        const auto pieces = partsOf(strips, parts);
+        return laid(Laying(cloth, pieces), true).unlaid.empty();
     };
     double enough = clothWide;
     std::size_t joins = 0;

@@ -54,7 +54,7 @@ struct Cutting {
 [[nodiscard]] double longestOf(const Cloth& cloth, double wide);
 
 /// A strip is joined from as few equal parts as any of the cloths allows, or from more where there is no room else. Bands lie
-/// side by side; so much is cut from a corner, and what is left is whole. Up to six parts every way is tried;
+/// side by side; so much is cut from a corner, and what is left is whole. Up to seven parts every way is tried;
 /// more are laid one after the other, the longest first, then taken up and laid elsewhere while that needs less cloth.
 [[nodiscard]] Cutting cutStrips(const std::vector<Cloth>& cloths, const std::vector<Strip>& strips);
 

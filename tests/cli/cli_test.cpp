@@ -373,6 +373,36 @@ TEST(Finish, TellsHowLinesAreStitched) {
     EXPECT_GT(parts, 4U);
 }
 
+TEST(Finish, TellsWhatIsLaidOnAndHowItIsCut) {
+    const auto plan = say({"finish", test::share("demo/other-ways.upstairs")}).json();
+    const auto named = [&](const std::string& name) {
+        for (const auto& block : plan["blocks"])
+            if (block["block"] == name) return nlohmann::json(block);
+        return nlohmann::json();
+    };
+    const auto stems = named("Bramble")["laid"];
+    ASSERT_EQ(stems.size(), 4U);
+    EXPECT_EQ(stems[2]["what"], "stem");
+    EXPECT_NEAR(stems[2]["cutWide"].get<double>(), 1.25 * 25.4, 1e-3) << "for 3/8 in";
+    EXPECT_EQ(stems[2]["strips"][0]["begin"], "runsOff");
+    EXPECT_EQ(named("Lock gate")["laid"][1]["places"].size(), 11U);
+    EXPECT_EQ(named("Lock gate")["laid"][1]["called"], 12);
+    const auto leading = named("Landing window")["laid"][0];
+    EXPECT_EQ(leading["strips"].size(), 6U) << "sun, frame, two hills, shore, and one from top to bottom";
+    ASSERT_EQ(plan["bias"].size(), 2U);
+    for (const auto& bias : plan["bias"]) {
+        double area = 0, needed = 0;
+        for (const auto& band : bias["bands"])
+            for (const auto& part : band["parts"])
+                area += part["length"].get<double>() * band["wide"].get<double>();
+        for (const auto& strip : bias["strips"])
+            needed += strip["wide"].get<double>() * strip["length"].get<double>();
+        const double wide = bias["strips"][0]["wide"].get<double>();
+        EXPECT_NEAR(area, needed + bias["joins"].get<double>() * wide * wide, 1) << "a join takes its width";
+        EXPECT_GE(bias["area"].get<double>(), needed);
+    }
+}
+
 /// Everything that Lay shows is there to be read too.
 TEST(Order, TellsHowTheBlockIsLaidAndCounted) {
     const auto order = say({"order", sample(), "--block", "Heron"}).json();
