@@ -126,10 +126,13 @@ Bytes exportSheets(const Words& words) {
                             measure::sayInches(measure::Length::ofMm(output::mostSquare), 64)});
         options.square = square->mm();
     }
+    const auto placing = words.mirrored ? output::mirroredPlacementPages
+                         : words.guides ? output::guidePages
+                                        : output::placementPages;
     if (words.what == "placement")
-        return (words.mirrored ? output::mirroredPlacementPages : output::placementPages)(opened->quilt,
-                                                                                          block, options)
-            .and_then([&](const auto& made) { return output::writePdf(made, block.name); });
+        return placing(opened->quilt, block, options).and_then([&](const auto& made) {
+            return output::writePdf(made, block.name);
+        });
     auto laidOut = block;
     if (!block.layout) {
         Job control;

@@ -75,6 +75,8 @@ public:
         exporting->add_option("--as", m_words.as, "pdf (tracing, placement) or svg, dxf (cut)")->required();
         exporting->add_flag("--mirrored", m_words.mirrored,
                             "the placement sheet, for tracing at a window from the back");
+        exporting->add_flag("--guides", m_words.guides,
+                            "the placement sheet without what other pieces hide, the corners marked");
         exporting->add_option("--paper", m_words.paper, "letter or a4");
         exporting->add_option("--square", m_words.square,
                               "what the printed one-inch square measures, such as 0.97 or 24.6mm");

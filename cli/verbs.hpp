@@ -19,7 +19,7 @@ struct Words {
     double dpi = 0;
     int rounds = 0, page = 1, columns = 0;
     std::uint64_t seed = 1;
-    bool reversed = false, ownSize = false, noOffCuts = false, mirrored = false;
+    bool reversed = false, ownSize = false, noOffCuts = false, mirrored = false, guides = false;
 };
 
 using Bytes = Result<std::string>;

@@ -69,13 +69,27 @@ sheet::Layer linePieces(const BlockDrawing& m, const plan::BlockPlan& plan) {
         const auto& piece = m.block.pieces[i];
         layer.items.push_back(
             sheet::Shape{sheet::contoursOf(plan.visibleEdges[i]), std::nullopt, style.line, piece.id});
-        layer.items.push_back(sheet::Shape{sheet::contoursOf(hiddenEdges(plan, i)), std::nullopt,
-                                           Pen{quiet, 0.25, Dash::dashed}, piece.id});
+        if (m.guides && plan.visible[i].isEmpty()) continue;
+        if (!m.guides)
+            layer.items.push_back(sheet::Shape{sheet::contoursOf(hiddenEdges(plan, i)), std::nullopt,
+                                               Pen{quiet, 0.25, Dash::dashed}, piece.id});
         addMarks(layer.items, piece, quilt::placing(piece), style.marks);
         addLabel(layer.items, plan.visible[i].isEmpty() ? plan.regions[i] : plan.visible[i],
                  quilt::labelOf(m.block, piece.id), fabricName(m.quilt, piece.fabric));
     }
     return layer;
+}
+
+/// An angle at each corner of the finished block.
+void addCorners(sheet::Layer& layer, const shape::Box& finished) {
+    constexpr double arm = 12; // mm
+    for (const double x : {finished.left, finished.right})
+        for (const double y : {finished.top, finished.bottom}) {
+            const double in = x == finished.left ? arm : -arm, down = y == finished.top ? arm : -arm;
+            layer.items.push_back(sheet::Shape{
+                sheet::contoursOf(std::vector<shape::Polyline>{{{x + in, y}, {x, y}, {x, y + down}}}),
+                std::nullopt, Pen{ink, 0.9}});
+        }
 }
 
 /// The finished edge over everything, so that what lies in the seam allowance is seen to.
@@ -118,6 +132,7 @@ std::vector<sheet::Layer> placedBlock(const BlockDrawing& drawing, For whom) {
     }
     if (!drawing.block.lines.empty()) out.push_back(lines(drawing.quilt, drawing.block, whom));
     out.push_back(edges(drawing.block, whom));
+    if (drawing.guides) addCorners(out.back(), quilt::finishedBox(drawing.block));
     return out;
 }
 

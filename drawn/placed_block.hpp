@@ -17,6 +17,8 @@ struct BlockDrawing {
     /// Pieces that have come so far are clear, the others pale.
     quilt::Step step = quilt::Step::toTrace;
     bool creases = false;
+    /// On paper: only what guides the placing. What larger pieces hide is left out, the block's corners are marked.
+    bool guides = false;
 };
 
 /// One over the other: the background, the pieces, the finished edge. mm on the block.

@@ -112,6 +112,12 @@ PrintKind kindOf(Session& session, Sheets sheets) {
             session, tr("Placement sheet"),
             tr("From the front, not reversed: to lay under the background or beside it. Print at 100 %."),
             output::placementPages);
+    case Sheets::guides:
+        return kindOf(
+            session, tr("Lines that guide"),
+            tr("The placement sheet without what other pieces hide, the block's corners marked: to be "
+               "traced through. Print at 100 %."),
+            output::guidePages);
     case Sheets::mirrored:
         return kindOf(
             session, tr("Placement sheet, mirrored"),
@@ -160,8 +166,8 @@ void SheetCommands::print(Sheets first) {
     if (!block) return;
     PrintQuestion question;
     question.block = q(block->name);
-    for (const auto sheets : {Sheets::tracing, Sheets::placement, Sheets::mirrored, Sheets::onWeb,
-                              Sheets::labels, Sheets::ways, Sheets::waysWith}) {
+    for (const auto sheets : {Sheets::tracing, Sheets::placement, Sheets::guides, Sheets::mirrored,
+                              Sheets::onWeb, Sheets::labels, Sheets::ways, Sheets::waysWith}) {
         if (!block->layout && (sheets == Sheets::tracing || sheets == Sheets::onWeb))
             continue; // nothing to trace yet
         if (sheets == Sheets::labels && !anyToKeep(*block)) continue;

@@ -8,8 +8,9 @@
 
 namespace up::output {
 
-/// The block from the front: what the placement sheet shows.
-[[nodiscard]] Content placementContent(const quilt::Quilt& quilt, const quilt::Block& block);
+/// The block from the front: what the placement sheet shows; `guides`: only the lines that guide.
+[[nodiscard]] Content placementContent(const quilt::Quilt& quilt, const quilt::Block& block,
+                                       bool guides = false);
 /// The pages enlarged by what the printer takes away, laid out on paper as the printer makes it.
 [[nodiscard]] std::vector<sheet::Page> tiled(const Content& content, const PageOptions& options);
 

@@ -31,7 +31,7 @@ void mirror(std::vector<sheet::Item>& items, double axis) {
 
 } // namespace
 
-Content placementContent(const Quilt& quilt, const Block& block) {
+Content placementContent(const Quilt& quilt, const Block& block, bool guides) {
     const auto plan = plan::planBlock(block);
     Content content{{},
                     quilt::cutBox(block),
@@ -39,10 +39,16 @@ Content placementContent(const Quilt& quilt, const Block& block) {
                     words::tr("Front, as seen: not reversed. Lay it under or beside the background."),
                     words::tr("Outer line: raw edge. Inner line: finished edge. Dashed outlines are hidden "
                               "under other pieces.")};
+    if (guides) {
+        content.title = words::said(N_("{0}: lines that guide"), {block.name});
+        content.advice =
+            words::tr("Outer line: raw edge. Inner line: finished edge, its corners marked. What other "
+                      "pieces hide is left out.");
+    }
     if (!block.lines.empty())
         content.side += std::string(" ") + words::tr("Thick lines: stitched by hand, traced last.");
     const auto ground = plan::planGround(block);
-    for (auto& layer : drawn::placedBlock({quilt, block, ground, &plan, {}, true}, drawn::For::paper))
+    for (auto& layer : drawn::placedBlock({quilt, block, ground, &plan, {}, true, guides}, drawn::For::paper))
         std::move(layer.items.begin(), layer.items.end(), std::back_inserter(content.items));
     for (const auto& region : plan.regions)
         content.box.take(region.bounds());
@@ -67,6 +73,12 @@ Result<std::vector<sheet::Page>> placementPages(const Quilt& quilt, const Block&
                                                 const PageOptions& options) {
     if (block.pieces.empty()) return failure(Code::nothingToDo, {block.name});
     return tiled(placementContent(quilt, block), options);
+}
+
+Result<std::vector<sheet::Page>> guidePages(const Quilt& quilt, const Block& block,
+                                            const PageOptions& options) {
+    if (block.pieces.empty()) return failure(Code::nothingToDo, {block.name});
+    return tiled(placementContent(quilt, block, true), options);
 }
 
 Result<std::vector<sheet::Page>> mirroredPlacementPages(const Quilt& quilt, const Block& block,

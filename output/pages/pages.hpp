@@ -53,7 +53,12 @@ struct WholeSheet {
 [[nodiscard]] Result<std::vector<sheet::Page>>
 placementPages(const quilt::Quilt& quilt, const quilt::Block& block, const PageOptions& options);
 
-/// The same mirrored, its words readable: for tracing at a window from the back. Errors: as placementPages.
+/// Only the lines that guide: what other pieces hide is left out, the corners of the block are marked. Errors: as
+/// placementPages.
+[[nodiscard]] Result<std::vector<sheet::Page>>
+guidePages(const quilt::Quilt& quilt, const quilt::Block& block, const PageOptions& options);
+
+/// The placement sheet mirrored, its words readable: for tracing at a window from the back. Errors: as placementPages.
 [[nodiscard]] Result<std::vector<sheet::Page>>
 mirroredPlacementPages(const quilt::Quilt& quilt, const quilt::Block& block, const PageOptions& options);
 

@@ -157,6 +157,34 @@ TEST(PlacementPdf, MirroredIsTheSameTheOtherWayRound) {
     EXPECT_NE(text.find("Tape it to a window"), std::string::npos);
 }
 
+/// What larger pieces hide is left out; all that shows is there, and the block's corners.
+TEST(PlacementPdf, LinesThatGuideLeaveOutWhatIsHidden) {
+    const auto quilt = narrowboat();
+    const auto& block = quilt.blocks[0];
+    const auto plan = plan::planBlock(block);
+    const auto lengthOf = [&](const std::vector<sheet::Page>& pages, bool dashed) {
+        double length = 0;
+        for (const auto& page : pages)
+            for (const auto& layer : page.layers)
+                for (const auto& item : layer.items)
+                    if (const auto* drawn = std::get_if<sheet::Shape>(&item);
+                        drawn && drawn->pen && sheet::pieceOf(drawn->tag) &&
+                        (drawn->pen->dash == sheet::Dash::dashed) == dashed)
+                        for (const auto& contour : drawn->contours)
+                            length += shape::lengthOf(flattened(contour));
+        return length;
+    };
+    const auto all = must(placementPages(quilt, block, {measure::letter}));
+    const auto guides = must(guidePages(quilt, block, {measure::letter}));
+    EXPECT_GT(lengthOf(all, true), 100);
+    EXPECT_EQ(lengthOf(guides, true), 0);
+    EXPECT_NEAR(lengthOf(guides, false), lengthOf(all, false), 1e-6);
+    Printed printed;
+    print(printed, guides);
+    expectInchSquare(printed);
+    EXPECT_NE(tool("pdftotext -layout '" + printed.path + "' -").out.find("left out"), std::string::npos);
+}
+
 TEST(TracingPdf, SaysTheSideTheNumbersAndTheFabrics) {
     const auto quilt = narrowboat();
     Printed printed;
