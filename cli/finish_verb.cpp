@@ -103,33 +103,29 @@ Json laidOf(const quilt::Quilt& quilt, const quilt::Block& block) {
     return out;
 }
 
-Json biasOf(const quilt::Quilt& quilt) {
-    Json out = Json::array();
-    for (const auto& plan : plan::planBias(quilt)) {
-        const auto* fabric = find(quilt.fabrics, plan.fabric);
-        Json one{{"fabric", fabric ? Json(fabric->name) : Json()},
-                 {"buy", plan.buy ? Json(plan.buy->mm()) : Json()},
-                 {"joins", plan.cutting.joins},
-                 {"area", plan.cutting.area},
-                 {"least", plan.cutting.least},
-                 {"unmet", plan.cutting.unmet},
-                 {"cloths", Json::array()},
-                 {"strips", Json::array()},
-                 {"bands", Json::array()}};
-        for (std::size_t i = 0; i < plan.sizes.size(); ++i)
-            one["cloths"].push_back(
-                {{"name", plan.buy ? Json() : Json(the(quilt.cloths, plan.cloths[i]).name)},
-                 {"size", {plan.sizes[i].wide, plan.sizes[i].high}}});
-        for (const auto& strip : plan.strips)
-            one["strips"].push_back({{"wide", strip.wide}, {"length", strip.length}});
-        for (const auto& band : plan.cutting.bands) {
-            Json parts = Json::array();
-            for (const auto& part : band.parts)
-                parts.push_back({{"strip", part.strip}, {"length", part.length}});
-            one["bands"].push_back(
-                {{"cloth", band.cloth}, {"at", band.at}, {"wide", band.wide}, {"parts", std::move(parts)}});
-        }
-        out.push_back(std::move(one));
+/// Strips of one fabric and where they are cut.
+Json cutOf(const quilt::Quilt& quilt, const plan::StripsCut& plan) {
+    const auto* fabric = find(quilt.fabrics, plan.fabric);
+    Json out{{"fabric", fabric ? Json(fabric->name) : Json()},
+             {"buy", plan.buy ? Json(plan.buy->mm()) : Json()},
+             {"joins", plan.cutting.joins},
+             {"area", plan.cutting.area},
+             {"least", plan.cutting.least},
+             {"unmet", plan.cutting.unmet},
+             {"cloths", Json::array()},
+             {"strips", Json::array()},
+             {"bands", Json::array()}};
+    for (std::size_t i = 0; i < plan.sizes.size(); ++i)
+        out["cloths"].push_back({{"name", plan.buy ? Json() : Json(the(quilt.cloths, plan.cloths[i]).name)},
+                                 {"size", {plan.sizes[i].wide, plan.sizes[i].high}}});
+    for (const auto& strip : plan.strips)
+        out["strips"].push_back({{"wide", strip.wide}, {"length", strip.length}});
+    for (const auto& band : plan.cutting.bands) {
+        Json parts = Json::array();
+        for (const auto& part : band.parts)
+            parts.push_back({{"strip", part.strip}, {"length", part.length}});
+        out["bands"].push_back(
+            {{"cloth", band.cloth}, {"at", band.at}, {"wide", band.wide}, {"parts", std::move(parts)}});
     }
     return out;
 }
@@ -171,7 +167,11 @@ Bytes finish(const Words& words) {
         {"format", "upstairs-finishing"}, {"version", 1}, {"quilt", quilt->name}, {"blocks", Json::array()}};
     for (const auto& block : quilt->blocks)
         out["blocks"].push_back(blockOf(*quilt, block));
-    out["bias"] = biasOf(*quilt);
+    out["bias"] = Json::array(), out["setting"] = Json::array();
+    for (const auto& plan : plan::planBias(*quilt))
+        out["bias"].push_back(cutOf(*quilt, plan));
+    for (const auto& plan : plan::planSettingCut(*quilt))
+        out["setting"].push_back(cutOf(*quilt, plan));
     out["rows"] = Json::array();
     for (const auto& row : wall.rows)
         out["rows"].push_back(sizeOf(row));

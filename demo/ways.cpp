@@ -160,7 +160,7 @@ Result<Quilt> bramble(const Quilt& quilt, const std::string& folder) {
     }
     main.laid->width = Length::ofInches(3, 8);
     main.laid->begin = LaidEnd::runsOff, main.laid->end = LaidEnd::turnedIn;
-    berries.laid = laid(*out, Trim::button, Length::ofInches(1, 2), "brick red");
+    berries.laid = laid(*out, Trim::button, Length::ofInches(3, 8), "brick red");
     berries.laid->called = 6;
     berries.strokes = std::vector{dot(on(350, 420)), dot(on(318, 380)), dot(on(372, 366)),
                                   dot(on(560, 330)), dot(on(606, 300)), dot(on(596, 350))};
@@ -215,6 +215,7 @@ Result<Quilt> otherWays(const std::string& folder) {
     auto quilt = startingQuilt();
     quilt.name = "Towpath, other ways";
     quilt.columns = 2;
+    quilt.setting.strips = fabricNamed(quilt, "bottle green");
     for (const auto& [name, fabric, wide, high] :
          {std::tuple{"reed, fat eighth", "reed green", 11, 9}, std::tuple{"tar half", "tar black", 22, 18}}) {
         quilt::Cloth cloth;

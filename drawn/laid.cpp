@@ -183,7 +183,7 @@ sheet::Layer biasCutting(const quilt::Quilt& quilt, const plan::BiasPlan& plan, 
     for (const auto& band : plan.cutting.bands) {
         if (band.cloth != cloth) continue;
         for (std::size_t i = 0; i < band.parts.size(); ++i) {
-            const auto corners = bias::cornersOf(size, band, i);
+            const auto corners = strips::cornersOf(size, band, i);
             layer.items.push_back(Shape{sheet::contoursOf(shape::Region{{corners}}),
                                         mixed(colour, onCloth, 0.16), Pen{onCloth, 0.6},
                                         plan.lines[band.parts[i].strip]});

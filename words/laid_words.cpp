@@ -175,22 +175,44 @@ LaidSaid laidSaid(const quilt::Quilt& quilt, const quilt::Block& block, const pl
     return {what, because, tr("Laid")};
 }
 
-std::string biasWords(const quilt::Quilt& quilt, const plan::BiasPlan& plan) {
-    const auto strips = said(N2_("{0} strip of {1}, cut at 45°", "{0} strips of {1}, cut at 45°"),
-                             plan.strips.size(), {clothName(quilt, plan.fabric)});
+namespace {
+
+/// "from reed, fat eighth; 1 join"; what is to be bought when nothing at hand does.
+std::string fromWhat(const quilt::Quilt& quilt, const plan::StripsCut& plan) {
     if (plan.buy)
-        return strips +
-               said(N_("; no cloth at hand does: {0} off the bolt"), {measure::say(*plan.buy, quilt.units)});
-    if (!plan.cutting.unmet.empty()) return strips + "; " + tr("no cloth at hand does");
+        return said(N_("; no cloth at hand does: {0} off the bolt"), {measure::say(*plan.buy, quilt.units)});
+    if (!plan.cutting.unmet.empty()) return std::string("; ") + tr("no cloth at hand does");
     std::set<std::size_t> cloths;
     for (const auto& band : plan.cutting.bands)
         cloths.insert(band.cloth);
     std::vector<std::string> names;
     for (const auto cloth : cloths)
         names.push_back(the(quilt.cloths, plan.cloths[cloth]).name);
-    auto out = strips + said(N_(" from {0}"), {listed(names)});
-    if (plan.cutting.joins > 0)
-        out += said(N2_("; {0} join, at 45°", "; {0} joins, at 45°"), plan.cutting.joins);
+    auto out = said(N_(" from {0}"), {listed(names)});
+    if (plan.cutting.joins > 0) out += said(N2_("; {0} join", "; {0} joins"), plan.cutting.joins);
+    return out;
+}
+
+} // namespace
+
+std::string biasWords(const quilt::Quilt& quilt, const plan::BiasPlan& plan) {
+    return said(N2_("{0} strip of {1}, cut at 45°", "{0} strips of {1}, cut at 45°"), plan.strips.size(),
+                {clothName(quilt, plan.fabric)}) +
+           fromWhat(quilt, plan);
+}
+
+std::vector<std::string> settingCutWords(const quilt::Quilt& quilt, const plan::StripsCut& plan) {
+    std::vector<std::string> out{said(N2_("{0} strip of {1} to be cut", "{0} strips of {1} to be cut"),
+                                      plan.strips.size(), {clothName(quilt, plan.fabric)}) +
+                                 fromWhat(quilt, plan)};
+    for (const auto& band : plan.cutting.bands) {
+        std::vector<Length> lengths;
+        for (const auto& part : band.parts)
+            lengths.push_back(Length::ofMm(part.length));
+        out.push_back(
+            said(N_("Cut across {0} wide, from that {1}"),
+                 {measure::say(Length::ofMm(band.wide), quilt.units), lengthsWords(lengths, quilt.units)}));
+    }
     return out;
 }
 
@@ -210,7 +232,7 @@ std::string leadingWords(const lead::Leading& leading) {
     return out;
 }
 
-std::string biasCaption(const quilt::Quilt& quilt, const plan::BiasPlan& plan, std::size_t cloth) {
+std::string biasCaption(const quilt::Quilt& quilt, const plan::StripsCut& plan, std::size_t cloth) {
     const auto& size = plan.sizes[cloth];
     const auto sides = measure::saySize(Length::ofMm(size.wide), Length::ofMm(size.high), quilt.units);
     if (plan.buy) return said(N_("{0} off the bolt, {1}"), {clothName(quilt, plan.fabric), sides});

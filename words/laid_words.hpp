@@ -7,6 +7,7 @@
 #include "core/plan/work/now_plan.hpp"
 
 #include <string>
+#include <vector>
 
 namespace up::words {
 
@@ -27,11 +28,15 @@ struct LaidSaid {
 /// "3 strips of reed green, cut at 45° from 1 piece of cloth; no joins".
 [[nodiscard]] std::string biasWords(const quilt::Quilt& quilt, const plan::BiasPlan& plan);
 
+/// The same of strips, frames and borders; then each cut across, with what is cut from it.
+[[nodiscard]] std::vector<std::string> settingCutWords(const quilt::Quilt& quilt,
+                                                       const plan::StripsCut& plan);
+
 /// How many tapes, and which ends nothing covers.
 [[nodiscard]] std::string leadingWords(const lead::Leading& leading);
 
 /// Above a picture of one of its pieces of cloth.
-[[nodiscard]] std::string biasCaption(const quilt::Quilt& quilt, const plan::BiasPlan& plan,
+[[nodiscard]] std::string biasCaption(const quilt::Quilt& quilt, const plan::StripsCut& plan,
                                       std::size_t cloth);
 
 } // namespace up::words

@@ -3,10 +3,13 @@
 #include "app/views/pieces.hpp"
 
 #include "core/plan/finish/finish_plan.hpp"
+#include "core/plan/finish/laid_plan.hpp"
 #include "core/plan/finish/line_plan.hpp"
+#include "core/plan/finish/strips_cut.hpp"
 #include "core/plan/work/progress.hpp"
 #include "drawn/strips.hpp"
 #include "words/finish_words.hpp"
+#include "words/laid_words.hpp"
 #include "words/sentences.hpp"
 #include "words/translated.hpp"
 
@@ -77,6 +80,7 @@ ViewParts landingParts(const quilt::Quilt& quilt, BlockId chosen) {
             row.detail = words::tr("finished");
         else if (tread == quilt::Tread::finish)
             row.detail = plan::planLines(*block).next() ? words::tr("stitch its lines by hand")
+                         : plan::nextLaid(*block)       ? words::tr("lay its trimmings on")
                                                         : words::tr("trim it to size");
         else if (block->pieces.empty())
             row.detail = words::tr("import a drawing");
@@ -86,6 +90,15 @@ ViewParts landingParts(const quilt::Quilt& quilt, BlockId chosen) {
     }
     for (const auto& line : words::wallWords(quilt))
         parts.rows.rows.push_back({line, {}, {}});
+    for (const auto& cut : plan::planSettingCut(quilt)) {
+        const auto lines = words::settingCutWords(quilt, cut);
+        for (std::size_t i = 0; i < lines.size(); ++i) {
+            parts.rows.rows.push_back({lines[i], {}, {}});
+            if (const auto* fabric = find(quilt.fabrics, cut.fabric); fabric && i == 0)
+                parts.rows.rows.back().swatch = fabric->colour,
+                parts.rows.rows.back().picture = fabric->swatch;
+        }
+    }
     return parts;
 }
 

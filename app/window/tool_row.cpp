@@ -31,7 +31,7 @@ ToolRow::ToolRow(Workroom& room, QWidget* parent) : QWidget(parent), m_room(room
     buildFuse(*row);
     buildStitch(*row);
     add(*row, {View::finish}, "line.new", tr("Line…"), [this] { m_room.lines.ask(); });
-    add(*row, {View::draw, View::finish}, "laid.new", tr("Trimming…"), [this] { m_room.lines.askLaid(); });
+    add(*row, {View::finish}, "laid.new", tr("Trimming…"), [this] { m_room.lines.askLaid(); });
     add(*row, {View::finish}, "finish.fit", tr("Fit…"), [this] { m_room.finishing.askFit(); });
     add(*row, {View::landing, View::finish}, "finish.setting", tr("How the quilt is set…"),
         [this] { m_room.finishing.askSetting(); });

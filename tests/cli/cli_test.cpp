@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The command line, run in this process with captured streams.
-#include "cli/run.hpp"
+#include "tests/cli/saying.hpp"
 #include "tests/support/files.hpp"
 #include "tests/support/tool.hpp"
 
@@ -13,24 +13,8 @@
 namespace up::cli {
 namespace {
 
-using Json = nlohmann::json;
 using test::TempDir;
 
-struct Said {
-    int code;
-    std::string out, err;
-    [[nodiscard]] Json json() const { return Json::parse(out); }
-};
-
-Said say(const std::vector<std::string>& words) {
-    std::ostringstream out, err;
-    const int code = run(words, out, err);
-    return {code, out.str(), err.str()};
-}
-
-std::string sample() {
-    return test::share("demo/towpath.upstairs");
-}
 std::string drawing(const std::string& name) {
     return test::source("demo/drawings/" + name);
 }
@@ -319,88 +303,6 @@ TEST(Press, TheIronKeepsAwayFromWhatMelts) {
 
 TEST(Press, WhatIsFusedNeedsNoneAnyMore) {
     EXPECT_TRUE(say({"press", sample(), "--block", "Lock gate"}).json()["stages"].empty());
-}
-
-/// Blocks and strips, counted together across each row and down each column, come to the quilt's size.
-TEST(Finish, EveryStripListSumsToTheQuiltsSize) {
-    const auto plan = say({"finish", sample()}).json();
-    EXPECT_EQ(plan["format"], "upstairs-finishing");
-    ASSERT_EQ(plan["blocks"].size(), 9U);
-    constexpr double hair = 25.4 / 64;
-    std::vector<double> wide(3, 0), high(3, 0);
-    for (std::size_t i = 0; i < 9; ++i) {
-        const auto& block = plan["blocks"][i];
-        double across = block["trimTo"][0].get<double>() - 12.7,
-               down = block["trimTo"][1].get<double>() - 12.7;
-        for (const auto& strip : block["strips"]) {
-            const bool upright = strip["side"] == "left" || strip["side"] == "right";
-            (upright ? across : down) += strip["cut"][1].get<double>() - 12.7; // less two seams
-        }
-        wide[i / 3] += across, high[i % 3] += down;
-    }
-    for (std::size_t i = 0; i < 3; ++i) {
-        EXPECT_NEAR(wide[i], plan["inner"][0].get<double>(), hair);
-        EXPECT_NEAR(high[i], plan["inner"][1].get<double>(), hair);
-    }
-    EXPECT_NEAR(plan["inner"][0].get<double>(), 29 * 25.4, 1e-6)
-        << "three blocks of 9 in, two strips of 1 in";
-    EXPECT_NEAR(plan["top"][0].get<double>(), 33 * 25.4, 1e-6) << "and a border of 2 in";
-    EXPECT_EQ(say({"finish", "nowhere.upstairs"}).code, 1);
-}
-
-/// Every length of floss goes into one needle, and no cut gives more strands than floss has.
-TEST(Finish, TellsHowLinesAreStitched) {
-    const auto plan = say({"finish", test::share("demo/other-ways.upstairs")}).json();
-    const auto& block = plan["blocks"][0];
-    ASSERT_EQ(block["lines"].size(), 4U);
-    EXPECT_EQ(block["lines"][3]["stitch"], "machineStraight");
-    EXPECT_TRUE(block["lines"][3]["parts"].empty()) << "that takes thread, not floss";
-    std::size_t parts = 0, threaded = 0;
-    for (const auto& line : block["lines"])
-        parts += line["parts"].size();
-    for (const auto& floss : block["floss"]) {
-        std::vector<int> split(floss["cuts"].size(), 0);
-        for (const auto& needle : floss["needles"]) {
-            threaded += needle["parts"].size();
-            EXPECT_LE(needle["length"].get<double>(), 457.21) << "18 in";
-            for (const auto& from : needle["from"])
-                split.at(from["cut"].get<std::size_t>() - 1) += from["strands"].get<int>();
-        }
-        for (const int strands : split)
-            EXPECT_LE(strands, 6);
-    }
-    EXPECT_EQ(threaded, parts);
-    EXPECT_GT(parts, 4U);
-}
-
-TEST(Finish, TellsWhatIsLaidOnAndHowItIsCut) {
-    const auto plan = say({"finish", test::share("demo/other-ways.upstairs")}).json();
-    const auto named = [&](const std::string& name) {
-        for (const auto& block : plan["blocks"])
-            if (block["block"] == name) return nlohmann::json(block);
-        return nlohmann::json();
-    };
-    const auto stems = named("Bramble")["laid"];
-    ASSERT_EQ(stems.size(), 4U);
-    EXPECT_EQ(stems[2]["what"], "stem");
-    EXPECT_NEAR(stems[2]["cutWide"].get<double>(), 1.25 * 25.4, 1e-3) << "for 3/8 in";
-    EXPECT_EQ(stems[2]["strips"][0]["begin"], "runsOff");
-    EXPECT_EQ(named("Lock gate")["laid"][1]["places"].size(), 11U);
-    EXPECT_EQ(named("Lock gate")["laid"][1]["called"], 12);
-    const auto leading = named("Landing window")["laid"][0];
-    EXPECT_EQ(leading["strips"].size(), 6U) << "sun, frame, two hills, shore, and one from top to bottom";
-    ASSERT_EQ(plan["bias"].size(), 2U);
-    for (const auto& bias : plan["bias"]) {
-        double area = 0, needed = 0;
-        for (const auto& band : bias["bands"])
-            for (const auto& part : band["parts"])
-                area += part["length"].get<double>() * band["wide"].get<double>();
-        for (const auto& strip : bias["strips"])
-            needed += strip["wide"].get<double>() * strip["length"].get<double>();
-        const double wide = bias["strips"][0]["wide"].get<double>();
-        EXPECT_NEAR(area, needed + bias["joins"].get<double>() * wide * wide, 1) << "a join takes its width";
-        EXPECT_GE(bias["area"].get<double>(), needed);
-    }
 }
 
 /// Everything that Lay shows is there to be read too.

@@ -119,7 +119,7 @@ TEST_F(LaidOn, TheChosenOneIsChangedAndTakenAway) {
         in<QLineEdit>(dialog, "laid.width")->setText("1/4");
         return std::optional(dialog.answer());
     };
-    click("laid.new");
+    find<QAction>("laid.new").trigger();
     EXPECT_EQ(line("rope").laid->width, quilt::Length::ofInches(1, 4));
     key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_TRUE(session().quilt() == before);

@@ -271,7 +271,8 @@ TEST_F(Printing, WithoutALayoutOnlyPlacementSheetsAreOffered) {
     climb(View::trace);
     EXPECT_FALSE(find<QPushButton>("trace.pages").isEnabled());
     key(Qt::Key_P, Qt::ControlModifier);
-    EXPECT_EQ(offered, (std::vector<QString>{"Placement sheet", "Placement sheet, mirrored"}));
+    EXPECT_EQ(offered,
+              (std::vector<QString>{"Placement sheet", "Lines that guide", "Placement sheet, mirrored"}));
 }
 
 /// What a printer of the desktop is given, by the toolkit's own way to PDF.

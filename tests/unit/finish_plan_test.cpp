@@ -4,6 +4,7 @@
 #include "core/mend/mend.hpp"
 #include "core/plan/check/check_plan.hpp"
 #include "core/plan/finish/finish_plan.hpp"
+#include "core/plan/finish/strips_cut.hpp"
 #include "tests/support/shapes.hpp"
 
 #include <gtest/gtest.h>
@@ -59,6 +60,36 @@ TEST(PlanFinish, ABlockGetsTheStripsBelowAndOnTheRight) {
     quilt.sashing = Length();
     EXPECT_TRUE(planFinish(quilt, quilt.blocks[0]).strips.empty());
     EXPECT_EQ(planWall(quilt).top, (fit::Extent{Length::ofInches(27, 1), Length::ofInches(18, 1)}));
+}
+
+/// Six blocks of 9 in, three in a row: a strip of 9½ in on the right of four, one of 10½ in or 9½ in below three; a border of 2 in.
+TEST(SettingCut, StripsAndBordersComeFromTheirCloth) {
+    auto quilt = sixBlocks();
+    const auto strips = quilt.fabrics[0].id, border = quilt.fabrics[1].id;
+    quilt.setting.strips = strips;
+    quilt.setting.borders = {{Length::ofInches(2, 1), border}};
+    auto cuts = planSettingCut(quilt);
+    ASSERT_EQ(cuts.size(), 2u);
+    EXPECT_EQ(cuts[0].strips.size(), 7u);
+    EXPECT_EQ(cuts[1].strips.size(), 4u);
+    std::size_t planned = 0;
+    for (const auto& block : quilt.blocks)
+        for (const auto& strip : planFinish(quilt, block).strips) {
+            EXPECT_NEAR(cuts[0].strips[planned].length, strip.cutLong.mm(), 1e-6);
+            EXPECT_NEAR(cuts[0].strips[planned++].wide, strip.cutWide.mm(), 1e-6);
+        }
+    // seven strips of about 10 in, four to a cut of 42 in: two cuts of 1½ in
+    EXPECT_EQ(*cuts[0].buy, Length::ofInches(3, 1));
+    EXPECT_EQ(cuts[0].cutting.joins, 0u);
+    quilt::Cloth cloth;
+    cloth.id = ClothId{quilt.nextId++}, cloth.fabric = strips;
+    cloth.outline = shape::rectangle({0, 0, 300, 1200}).rings; // it is turned
+    quilt.cloths.push_back(cloth);
+    cuts = planSettingCut(quilt);
+    EXPECT_FALSE(cuts[0].buy);
+    EXPECT_EQ(cuts[0].cutting.bands.size(), 2u);
+    quilt.cloths[0].heldFor = quilt.blocks[0].id;
+    EXPECT_TRUE(planSettingCut(quilt)[0].buy) << "what is held is left alone";
 }
 
 TEST(PlanFinish, ShortBlocksStillFillTheWall) {

@@ -220,6 +220,7 @@ bool isTooShort(const quilt::Line& line, const StitchPlan& plan) {
 
 Caution cautionOf(const quilt::Line& line) {
     const auto& laid = *line.laid;
+    if (laid.trim == quilt::Trim::stem) return Caution::iron; // it is pressed over its seam
     if (laid.begin == quilt::LaidEnd::sealed || laid.end == quilt::LaidEnd::sealed) return Caution::flame;
     return laid.glued ? Caution::glue : Caution::handNeedle;
 }

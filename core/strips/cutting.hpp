@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Strips cut from cloth at 45° to its threads: which lie where, so that few are joined and little cloth is used.
+// Strips cut from cloth, at 45° to its threads or along its width: which lie where, so that few are joined and little cloth is
+// used.
 #pragma once
 
 #include "core/shape/point.hpp"
@@ -7,11 +8,12 @@
 #include <cstddef>
 #include <vector>
 
-namespace up::bias {
+namespace up::strips {
 
 /// A piece of cloth, its sides along its threads, mm.
 struct Cloth {
     double wide = 0, high = 0;
+    bool straight = false; ///< strips are cut along its width; else at 45°
 };
 
 /// A strip, square at its ends, mm.
@@ -41,11 +43,9 @@ struct Cutting {
     bool least = false;             ///< all ways to lay the parts were looked at
 };
 
-/// Two strips laid square to each other are sewn from corner to corner: so much longer must they be together. Source: common
-/// practice; for strips `wide` mm wide it is their width.
-[[nodiscard]] inline double lostByJoin(double wide) {
-    return wide;
-}
+/// So much longer must two strips be together that are joined. Those at 45° are laid square to each other and sewn from corner to
+/// corner: their width. Straight ones lose a seam of ¼ in on either side. Source: common practice.
+[[nodiscard]] double lostByJoin(const Cloth& cloth, double wide);
 
 /// The longest strip with square ends in a band that begins `at` mm from the corner; ≤ 0: none. Strips run from the upper
 /// left to the lower right.
@@ -60,9 +60,10 @@ struct Cutting {
 
 /// The least length of cloth so wide from which all of them can be cut with as few joins as from a square of it, in steps of
 /// `step` mm; 0 for nothing.
-[[nodiscard]] double lengthFor(double clothWide, const std::vector<Strip>& strips, double step);
+[[nodiscard]] double lengthFor(double clothWide, const std::vector<Strip>& strips, double step,
+                               bool straight = false);
 
 /// The corners of a part as it lies on its cloth, mm from the upper left.
 [[nodiscard]] std::vector<shape::Point> cornersOf(const Cloth& cloth, const Band& band, std::size_t part);
 
-} // namespace up::bias
+} // namespace up::strips

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/bias/cutting.hpp"
+#include "core/strips/cutting.hpp"
 
 #include "core/base/random.hpp"
 
@@ -11,7 +11,7 @@
 #include <numeric>
 #include <optional>
 
-namespace up::bias {
+namespace up::strips {
 namespace {
 
 constexpr double root = std::numbers::sqrt2;
@@ -27,18 +27,20 @@ Chord chordAt(const Cloth& cloth, double t) {
     return {std::abs(c) / root, (2 * std::min(cloth.wide, cloth.high + c) - c) / root};
 }
 double depthOf(const Cloth& cloth) {
-    return (cloth.wide + cloth.high) / root;
+    return cloth.straight ? cloth.high : (cloth.wide + cloth.high) / root;
 }
 /// The part of a band that has square ends.
 Chord squareIn(const Cloth& cloth, double at, double wide) {
+    if (cloth.straight) return {0, cloth.wide};
     const auto a = chordAt(cloth, at), b = chordAt(cloth, at + wide);
     return {std::max(a.from, b.from), std::min(a.to, b.to)};
 }
 
 /// Between these the longest strip changes evenly with where its band begins.
 std::vector<double> breaksOf(const Cloth& cloth, double wide) {
-    const double most = depthOf(cloth) - wide;
+    const double most = std::max(0.0, depthOf(cloth) - wide);
     std::vector<double> out{0, most};
+    if (cloth.straight) return out;
     for (const double c : {0.0, cloth.wide - cloth.high})
         for (const double shift : {0.0, wide, wide / 2})
             out.push_back((c + cloth.high) / root - shift);
@@ -52,7 +54,7 @@ struct Range {
 };
 /// Where a band may begin so that a strip so long lies in it; the longest is a concave function of that.
 std::optional<Range> rangeFor(const Cloth& cloth, double wide, double length) {
-    if (depthOf(cloth) < wide) return {};
+    if (depthOf(cloth) < wide - slack) return {};
     const auto breaks = breaksOf(cloth, wide);
     std::optional<Range> out;
     const auto take = [&](double t) {
@@ -72,6 +74,7 @@ std::optional<Range> rangeFor(const Cloth& cloth, double wide, double length) {
 
 /// Of the cloth on the corner's side of the line at `t`, mm².
 double areaUpTo(const Cloth& cloth, double t) {
+    if (cloth.straight) return cloth.wide * t;
     const double low = std::min(cloth.wide, cloth.high), most = depthOf(cloth);
     const double rise = low / root; // from there on all lines are equally long
     const auto corner = [](double far) { return far * far; };
@@ -243,12 +246,14 @@ Laid laid(const Laying& laying, bool anyWay) {
 }
 
 /// Equal parts of each strip, so many as are said.
-std::vector<Piece> partsOf(const std::vector<Strip>& strips, const std::vector<std::size_t>& parts) {
+std::vector<Piece> partsOf(const std::vector<Cloth>& cloths, const std::vector<Strip>& strips,
+                           const std::vector<std::size_t>& parts) {
     std::vector<Piece> out;
+    if (cloths.empty()) return out;
     for (std::size_t i = 0; i < strips.size(); ++i) {
         const auto count = static_cast<double>(parts[i]);
-        const double each =
-            (strips[i].length + (count - 1) * lostByJoin(strips[i].wide)) / std::max(count, 1.0);
+        const double each = (strips[i].length + (count - 1) * lostByJoin(cloths.front(), strips[i].wide)) /
+                            std::max(count, 1.0);
         for (std::size_t k = 0; k < parts[i]; ++k)
             out.push_back({{i, each}, strips[i].wide});
     }
@@ -261,9 +266,10 @@ std::size_t fewestParts(const std::vector<Cloth>& cloths, const Strip& strip) {
     for (const auto& cloth : cloths)
         most = std::max(most, longestOf(cloth, strip.wide));
     if (strip.length <= most + slack) return most > 0 ? 1 : 0;
-    const double each = most - lostByJoin(strip.wide);
+    if (cloths.empty()) return 0;
+    const double lost = lostByJoin(cloths.front(), strip.wide), each = most - lost;
     if (each <= 0) return 0;
-    return static_cast<std::size_t>(std::ceil((strip.length - lostByJoin(strip.wide)) / each - slack));
+    return static_cast<std::size_t>(std::ceil((strip.length - lost) / each - slack));
 }
 
 Laid layAll(const Laying& laying, bool& all) {
@@ -293,6 +299,11 @@ void tell(Cutting& out, const Laying& laying, const std::vector<Piece>& pieces, 
 
 } // namespace
 
+double lostByJoin(const Cloth& cloth, double wide) {
+    constexpr double seams = 25.4 / 2; // mm
+    return cloth.straight ? seams : wide;
+}
+
 double longestIn(const Cloth& cloth, double at, double wide) {
     if (at < -slack || at + wide > depthOf(cloth) + slack) return 0;
     const auto chord = squareIn(cloth, at, wide);
@@ -301,7 +312,7 @@ double longestIn(const Cloth& cloth, double at, double wide) {
 
 double longestOf(const Cloth& cloth, double wide) {
     double most = 0;
-    if (depthOf(cloth) >= wide)
+    if (depthOf(cloth) >= wide - slack)
         for (const double t : breaksOf(cloth, wide))
             most = std::max(most, longestIn(cloth, t, wide));
     return most;
@@ -316,7 +327,7 @@ Cutting cutStrips(const std::vector<Cloth>& cloths, const std::vector<Strip>& st
     }
     constexpr int mostSplits = 4;
     for (int split = 0;; ++split) {
-        const auto pieces = partsOf(strips, parts);
+        const auto pieces = partsOf(cloths, strips, parts);
         const Laying laying(cloths, pieces);
         bool all = false;
         const auto best = layAll(laying, all);
@@ -344,23 +355,23 @@ Cutting cutStrips(const std::vector<Cloth>& cloths, const std::vector<Strip>& st
     }
 }
 
-double lengthFor(double clothWide, const std::vector<Strip>& strips, double step) {
+double lengthFor(double clothWide, const std::vector<Strip>& strips, double step, bool straight) {
     if (strips.empty()) return 0;
     const auto isEnough = [&](double length, std::size_t joins) {
-        const std::vector<Cloth> cloth{{clothWide, length}};
+        const std::vector<Cloth> cloth{{clothWide, length, straight}};
         std::vector<std::size_t> parts;
         std::size_t own = 0;
         for (const auto& strip : strips) {
             parts.push_back(fewestParts(cloth, strip));
             if (parts.back() == 0 || (own += parts.back() - 1) > joins) return false;
         }
-        const auto pieces = partsOf(strips, parts);
+        const auto pieces = partsOf(cloth, strips, parts);
         return laid(Laying(cloth, pieces), true).unlaid.empty();
     };
     double enough = clothWide;
     std::size_t joins = 0;
     for (;; enough *= 2) {
-        const auto cut = cutStrips({{clothWide, enough}}, strips);
+        const auto cut = cutStrips({{clothWide, enough, straight}}, strips);
         joins = cut.joins;
         if (cut.unmet.empty()) break;
         if (enough > 64 * clothWide) return 0; // wider than the cloth allows
@@ -379,6 +390,7 @@ std::vector<shape::Point> cornersOf(const Cloth& cloth, const Band& band, std::s
         from += band.parts[i].length;
     const double to = from + band.parts[part].length;
     const auto at = [&](double s, double t) {
+        if (cloth.straight) return shape::Point{s, t};
         const double c = t * root - cloth.high;
         const double x = (s * root + c) / 2;
         return shape::Point{x, x - c};
@@ -386,4 +398,4 @@ std::vector<shape::Point> cornersOf(const Cloth& cloth, const Band& band, std::s
     return {at(from, band.at), at(to, band.at), at(to, band.at + band.wide), at(from, band.at + band.wide)};
 }
 
-} // namespace up::bias
+} // namespace up::strips

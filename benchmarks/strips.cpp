@@ -1,18 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // How long it takes to lay strips at 45° on cloth, and how much of it they use; how long leading takes.
 #include "core/base/random.hpp"
-#include "core/bias/cutting.hpp"
 #include "core/lead/tapes.hpp"
 #include "core/plan/finish/leading_plan.hpp"
+#include "core/strips/cutting.hpp"
 
 #include <benchmark/benchmark.h>
 
 namespace up {
 namespace {
 
-std::vector<bias::Strip> stripsOf(std::size_t count) {
+std::vector<strips::Strip> stripsOf(std::size_t count) {
     Random random(count);
-    std::vector<bias::Strip> out(count);
+    std::vector<strips::Strip> out(count);
     for (auto& strip : out)
         strip = {random.below(3) == 0 ? 19.05 : 31.75, random.between(50, 450)};
     return out;
@@ -24,10 +24,10 @@ void fromOneCloth(benchmark::State& state) {
     double needed = 0;
     for (const auto& strip : strips)
         needed += strip.wide * strip.length;
-    const bias::Cloth half{1066.8, 457.2 + 12.7 * static_cast<double>(state.range(0))};
-    bias::Cutting cut;
+    const strips::Cloth half{1066.8, 457.2 + 12.7 * static_cast<double>(state.range(0))};
+    strips::Cutting cut;
     for (auto _ : state)
-        cut = bias::cutStrips({half}, strips);
+        cut = strips::cutStrips({half}, strips);
     state.counters["used"] = needed / cut.area;
     state.counters["unmet"] = static_cast<double>(cut.unmet.size());
 }
@@ -44,7 +44,7 @@ BENCHMARK(fromOneCloth)
 void offTheBolt(benchmark::State& state) {
     const auto strips = stripsOf(static_cast<std::size_t>(state.range(0)));
     for (auto _ : state)
-        benchmark::DoNotOptimize(bias::lengthFor(1066.8, strips, 25.4 / 8));
+        benchmark::DoNotOptimize(strips::lengthFor(1066.8, strips, 25.4 / 8));
 }
 BENCHMARK(offTheBolt)->Arg(3)->Arg(6)->Arg(20)->Arg(40)->Unit(benchmark::kMillisecond);
 

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Strips at 45°: how long they can be, where they lie, and that no other way takes less cloth.
 #include "core/base/random.hpp"
-#include "core/bias/cutting.hpp"
 #include "core/shape/region.hpp"
+#include "core/strips/cutting.hpp"
 #include "tests/support/geos.hpp"
 
 #include <algorithm>
@@ -10,11 +10,12 @@
 #include <boost/geometry/geometries/point_xy.hpp>
 #include <boost/geometry/geometries/polygon.hpp>
 #include <cmath>
+#include <functional>
 #include <gtest/gtest.h>
 #include <numeric>
 #include <optional>
 
-namespace up::bias {
+namespace up::strips {
 namespace {
 
 constexpr double inch = 25.4;
@@ -75,7 +76,7 @@ void expectValid(const std::vector<Cloth>& cloths, const std::vector<Strip>& str
         }
         ASSERT_GE(parts[i], 1u);
         joins += parts[i] - 1;
-        EXPECT_GE(lengths[i] - static_cast<double>(parts[i] - 1) * lostByJoin(strips[i].wide),
+        EXPECT_GE(lengths[i] - static_cast<double>(parts[i] - 1) * lostByJoin(cloths.front(), strips[i].wide),
                   strips[i].length - 1e-6);
     }
     EXPECT_EQ(joins, cut.joins);
@@ -211,6 +212,59 @@ TEST(CutStrips, ManyStripsFromSeveralCloths) {
     }
 }
 
+/// Along the width: as many lengths as go into it, and cuts as high as their strips.
+TEST(CutStrips, StraightOnesLieAcrossTheCloth) {
+    const Cloth cloth{40 * inch, 18 * inch, true};
+    const double wide = 1.5 * inch;
+    std::vector<Strip> strips(8, {wide, 9.5 * inch}); // four to a cut
+    auto cut = cutStrips({cloth}, strips);
+    EXPECT_TRUE(cut.unmet.empty());
+    EXPECT_EQ(cut.bands.size(), 2u);
+    EXPECT_NEAR(cut.area, 2 * wide * cloth.wide, 1e-6);
+    cut = cutStrips({cloth}, {{wide, 79.5 * inch}});
+    EXPECT_EQ(cut.joins, 1u) << "two of 40 in less a seam of 1/4 in on either side";
+    cut = cutStrips({cloth}, {{wide, 79.6 * inch}});
+    EXPECT_EQ(cut.joins, 2u);
+    cut = cutStrips({cloth}, {{wide, 10 * inch}, {2 * wide, 10 * inch}});
+    for (const auto& band : cut.bands)
+        for (const auto p : cornersOf(cloth, band, 0))
+            EXPECT_TRUE(p.x > -1e-9 && p.x < cloth.wide + 1e-9 && p.y > -1e-9 && p.y < cloth.high + 1e-9);
+    EXPECT_NEAR(lengthFor(42 * inch, strips, inch / 8, true), 2 * wide, 1e-6);
+}
+
+/// Source of the least number of cuts: every way to put lengths into cuts, tried.
+TEST(CutStrips, NoOtherWayTakesFewerCuts) {
+    Random random(17);
+    for (int round = 0; round < 40; ++round) {
+        std::vector<Strip> strips;
+        for (std::size_t i = 0, count = 2 + random.below(5); i < count; ++i)
+            strips.push_back({30, random.between(100, 600)});
+        std::size_t least = strips.size();
+        std::vector<double> cuts;
+        const std::function<void(std::size_t)> put = [&](std::size_t next) {
+            if (cuts.size() >= least) return;
+            if (next == strips.size()) {
+                least = cuts.size();
+                return;
+            }
+            for (std::size_t i = 0; i < cuts.size(); ++i) {
+                if (cuts[i] + strips[next].length > 1000) continue;
+                cuts[i] += strips[next].length;
+                put(next + 1);
+                cuts[i] -= strips[next].length;
+            }
+            cuts.push_back(strips[next].length);
+            put(next + 1);
+            cuts.pop_back();
+        };
+        put(0);
+        const auto cut = cutStrips({{1000, 300, true}}, strips);
+        EXPECT_TRUE(cut.least);
+        EXPECT_EQ(cut.bands.size(), least);
+        EXPECT_NEAR(cut.area, static_cast<double>(least) * 30 * 1000, 1e-3);
+    }
+}
+
 TEST(LengthFor, IsEnoughAndNoLessIs) {
     const std::vector<Strip> strips{
         {1.25 * inch, 20 * inch}, {1.25 * inch, 12 * inch}, {0.75 * inch, 9 * inch}};
@@ -223,4 +277,4 @@ TEST(LengthFor, IsEnoughAndNoLessIs) {
 }
 
 } // namespace
-} // namespace up::bias
+} // namespace up::strips
