@@ -172,6 +172,15 @@ Bytes finish(const Words& words) {
         out["bias"].push_back(cutOf(*quilt, plan));
     for (const auto& plan : plan::planSettingCut(*quilt))
         out["setting"].push_back(cutOf(*quilt, plan));
+    out["trimmings"] = Json::array();
+    for (const auto& amount : plan::trimmingsToGet(*quilt)) {
+        const auto* fabric = find(quilt->fabrics, amount.fabric);
+        out["trimmings"].push_back({{"what", keyOf(amount.trim)},
+                                    {"width", amount.width.mm()},
+                                    {"fabric", fabric ? Json(fabric->name) : Json()},
+                                    {"length", amount.length.mm()},
+                                    {"things", amount.things}});
+    }
     out["rows"] = Json::array();
     for (const auto& row : wall.rows)
         out["rows"].push_back(sizeOf(row));

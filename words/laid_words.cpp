@@ -216,6 +216,14 @@ std::vector<std::string> settingCutWords(const quilt::Quilt& quilt, const plan::
     return out;
 }
 
+std::string amountWords(const quilt::Quilt& quilt, const plan::TrimAmount& amount) {
+    const auto wide = measure::say(amount.width, quilt.units);
+    if (quilt::isThing(amount.trim))
+        return said(N_("{0}, {1} across, to get"), {thingWords(amount.trim, amount.things), wide});
+    return said(N_("{0}, {1} wide: {2} to get"),
+                {trimName(amount.trim), wide, cutLong(amount.length, quilt.units)});
+}
+
 std::string leadingWords(const lead::Leading& leading) {
     auto out = said(
         N2_("{0} tape, in the order in which it is laid.", "{0} tapes, in the order in which they are laid."),

@@ -4,6 +4,7 @@
 
 #include "core/lead/tapes.hpp"
 #include "core/plan/finish/bias_plan.hpp"
+#include "core/plan/finish/laid_plan.hpp"
 #include "core/plan/work/now_plan.hpp"
 
 #include <string>
@@ -31,6 +32,9 @@ struct LaidSaid {
 /// The same of strips, frames and borders; then each cut across, with what is cut from it.
 [[nodiscard]] std::vector<std::string> settingCutWords(const quilt::Quilt& quilt,
                                                        const plan::StripsCut& plan);
+
+/// "Ribbon, 1/4 in wide: 12 1/2 in to get"; "12 dots, 1/8 in across, to get".
+[[nodiscard]] std::string amountWords(const quilt::Quilt& quilt, const plan::TrimAmount& amount);
 
 /// How many tapes, and which ends nothing covers.
 [[nodiscard]] std::string leadingWords(const lead::Leading& leading);

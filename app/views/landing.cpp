@@ -99,6 +99,11 @@ ViewParts landingParts(const quilt::Quilt& quilt, BlockId chosen) {
                 parts.rows.rows.back().picture = fabric->swatch;
         }
     }
+    for (const auto& amount : plan::trimmingsToGet(quilt)) {
+        parts.rows.rows.push_back({words::amountWords(quilt, amount), {}, {}});
+        if (const auto* fabric = find(quilt.fabrics, amount.fabric))
+            parts.rows.rows.back().swatch = fabric->colour;
+    }
     return parts;
 }
 

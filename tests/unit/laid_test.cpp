@@ -305,6 +305,24 @@ TEST(NowOnFinish, TrimmingsComeLast) {
     EXPECT_EQ(nowOn(quilt, quilt::Tread::finish).what, plan::What::trim);
 }
 
+TEST(TrimmingsToGet, AreAddedUpOverTheQuilt) {
+    auto ribbon =
+        laidOn("ribbon", Trim::ribbon, 6, {through({{30, 100}, {80, 100}}), through({{30, 120}, {60, 120}})});
+    ribbon.laid->begin = ribbon.laid->end = LaidEnd::turnedIn;
+    auto more = laidOn("more", Trim::ribbon, 6, {through({{100, 30}, {120, 30}})});
+    more.laid->begin = more.laid->end = LaidEnd::sealed;
+    auto rivets = laidOn("rivets", Trim::dot, 3, {through({{20, 20}}), through({{30, 20}})});
+    rivets.laid->called = 12;
+    auto quilt = with(with(with(twoPanes(), ribbon), more), rivets);
+    quilt = with(quilt, laidOn("stem", Trim::stem, 9, {through({{30, 140}, {80, 140}})}));
+    auto amounts = plan::trimmingsToGet(quilt);
+    ASSERT_EQ(amounts.size(), 2u) << "the stem is cut from cloth";
+    EXPECT_NEAR(amounts[0].length.mm(), 50 + 30 + 20 + 4 * inch / 4, 1e-6);
+    EXPECT_EQ(amounts[1].things, 12u) << "as many as are called for";
+    quilt = must(edit::lineLaid(quilt, quilt.blocks[0].id, quilt.blocks[0].lines[0].id, 1, 2));
+    EXPECT_NEAR(plan::trimmingsToGet(quilt)[0].length.mm(), 30 + 20 + inch / 2, 1e-6);
+}
+
 TEST(BiasPlans, StripsOfTheWholeQuiltComeFromWhatThereIs) {
     auto quilt = twoPanes();
     const auto fabric = quilt.fabrics[0].id;

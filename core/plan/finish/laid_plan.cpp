@@ -217,4 +217,27 @@ const Line* nextLaid(const quilt::Block& block) {
     return nullptr;
 }
 
+std::vector<TrimAmount> trimmingsToGet(const quilt::Quilt& quilt) {
+    std::vector<TrimAmount> out;
+    for (const auto& block : quilt.blocks) {
+        if (block.lines.empty()) continue;
+        const auto plan = planLaid(block);
+        for (const auto& line : block.lines) {
+            if (!line.laid || isAllLaid(line) || quilt::isBias(line.laid->trim)) continue;
+            const auto& laid = *line.laid;
+            auto at = std::find_if(out.begin(), out.end(), [&](const TrimAmount& amount) {
+                return amount.trim == laid.trim && amount.width == laid.width && amount.fabric == laid.fabric;
+            });
+            if (at == out.end())
+                at = out.insert(out.end(), TrimAmount{laid.trim, laid.width, laid.fabric, {}});
+            if (quilt::isThing(laid.trim))
+                at->things += std::max(thingsAt(line).size(), static_cast<std::size_t>(laid.called));
+            for (const auto& strip : plan.strips)
+                if (strip.line == line.id && static_cast<int>(strip.stroke) >= laid.done)
+                    at->length = at->length + strip.cutLong;
+        }
+    }
+    return out;
+}
+
 } // namespace up::plan

@@ -52,4 +52,16 @@ struct LaidPlan {
 /// The next that is laid by hand, or stitched after that; none: all that may be is.
 [[nodiscard]] const quilt::Line* nextLaid(const quilt::Block& block);
 
+/// What must be there, bought or found: so long of a ribbon, so many buttons.
+struct TrimAmount {
+    quilt::Trim trim{};
+    Length width;
+    FabricId fabric; ///< its colour
+    Length length;   ///< with its ends; of things 0
+    std::size_t things = 0;
+};
+/// Of the whole quilt, what is not laid yet and is not cut from cloth. Of things as many as are called for, or have a place if those
+/// are more.
+[[nodiscard]] std::vector<TrimAmount> trimmingsToGet(const quilt::Quilt& quilt);
+
 } // namespace up::plan
