@@ -138,13 +138,18 @@ Result<Quilt> withLines(Result<Quilt> out, BlockId id, const std::vector<Line>& 
     return out;
 }
 
-/// Bias stems: two that run under a third, which runs off; berries of buttons. The leaves are stitched, the first stem lies there.
+/// Bias stems: two that run under a third, which runs off; berries of buttons. The leaves are to fray, the first stem lies
+/// there.
 Result<Quilt> bramble(const Quilt& quilt, const std::string& folder) {
     const auto evening = *store::readTime("2026-10-20T19:00:00Z");
     auto out = withDrawing(quilt, folder, "bramble.svg", "Bramble", "mist", evening);
-    if (out) out = worked(std::move(*out), out->blocks.back().id, quilt::Step::stitched, evening);
+    if (out) out = worked(std::move(*out), out->blocks.back().id, quilt::Step::tested, evening);
     if (!out) return out;
     const auto id = out->blocks.back().id;
+    out = edit::setEdge(*out, id, quilt::usualStitch(quilt::StitchKind::frayed));
+    if (!out) return out;
+    find(out->fabrics, fabricNamed(*out, "reed green"))->weave =
+        quilt::Weave::flannel; // its leaves want more
     using quilt::LaidEnd;
     using quilt::Trim;
     Line left, right, main, berries;

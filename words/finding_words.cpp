@@ -127,6 +127,12 @@ constexpr std::array<Plural, valuesOf<Kind>> patterns{{
         "Lines reach {1} over the finished edge of {0}: the seam will hide it. Move them in."),
     N2_("Lines of {0} are traced with a pen that goes with heat, and the iron is still to come.",
         "Lines of {0} are traced with a pen that goes with heat, and the iron is still to come."),
+    N2_("The edge of {0} frays as it is stitched {1} inside it; its cloth wants {2}.",
+        "The edges of {9} pieces fray and are stitched otherwise than their cloth wants, such as {0}: {1} "
+        "inside it, "
+        "not {2}."),
+    N2_("{1} does not fray: stitch the edge of {0} close.",
+        "{9} pieces are to fray and do not, such as {0} of {1}: stitch them close."),
     N2_("{0} bends to a radius of {1}; laid so wide it puckers under {2}. Make it narrower, or its line "
         "rounder.",
         "{9} strips bend too tightly, such as {0}: to a radius of {1}, and it puckers under {2}. Make them "
@@ -272,6 +278,7 @@ constexpr std::array<Plural, valuesOf<Fix>> fixes{{
     N2_("Cut it larger", "Cut it larger"),
     N2_("Move them in", "Move them in"),
     N2_("Trace them again", "Trace them again"),
+    N2_("As its cloth wants", "All {0} as their cloth wants"),
     N2_("Make it narrower", "Make all {0} narrower"),
     N2_("Lay it before", "Lay all {0} before"),
     N2_("Turn it in", "Turn all {0} in"),

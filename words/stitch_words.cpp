@@ -21,6 +21,7 @@ std::string stitchName(StitchKind kind) {
     case StitchKind::zigzag: return tr("Zigzag");
     case StitchKind::blanket: return tr("Blanket");
     case StitchKind::straight: return tr("Straight, inside the edge");
+    case StitchKind::frayed: return tr("Frayed: straight, farther in");
     case StitchKind::sketched: return tr("Sketched: straight, several times round");
     case StitchKind::decorative: return tr("Decorative: a feather, or your own");
     case StitchKind::scribble: return tr("Scribble over the edge, free-motion");
@@ -28,6 +29,21 @@ std::string stitchName(StitchKind kind) {
     case StitchKind::blind: return tr("Blind stitch by hand");
     case StitchKind::handBlanket: return tr("Blanket stitch by hand");
     case StitchKind::allOver: return tr("Quilting all over, no edges");
+    }
+    return {};
+}
+
+std::string weaveName(quilt::Weave weave) {
+    using quilt::Weave;
+    switch (weave) {
+    case Weave::cotton: return tr("Quilting cotton");
+    case Weave::batik: return tr("Batik");
+    case Weave::denim: return tr("Denim");
+    case Weave::flannel: return tr("Flannel");
+    case Weave::doubleGauze: return tr("Double gauze");
+    case Weave::felt: return tr("Felt");
+    case Weave::fleece: return tr("Fleece");
+    case Weave::minky: return tr("Minky");
     }
     return {};
 }
@@ -53,6 +69,8 @@ std::string stitchAdvice(StitchKind kind) {
                   "into the "
                   "corner.");
     case StitchKind::straight: return tr("Turn with the needle down, as far inside as the stitch runs.");
+    case StitchKind::frayed:
+        return tr("What lies outside the stitching frays; wash it once, and cut off long threads.");
     case StitchKind::sketched: return tr("Several lines a little apart, in dark thread: they need not meet.");
     case StitchKind::decorative: return tr("Stabiliser beneath; end with a whole repeat at a corner.");
     case StitchKind::scribble: return tr("Feed dogs down, loops over the edge; batting beneath.");

@@ -11,6 +11,7 @@
 namespace up::words {
 
 /// "Satin".
+[[nodiscard]] std::string weaveName(quilt::Weave weave);
 [[nodiscard]] std::string stitchName(quilt::StitchKind kind);
 /// "Tear-away stabiliser".
 [[nodiscard]] std::string beneathName(quilt::Beneath beneath);

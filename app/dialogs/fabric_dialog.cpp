@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/dialogs/fabric_dialog.hpp"
 
+#include "app/dialogs/choice.hpp"
 #include "app/dialogs/parts.hpp"
 #include "app/look/look.hpp"
 #include "app/look/names.hpp"
@@ -12,9 +13,11 @@
 #include "core/plan/block/shine_plan.hpp"
 #include "drawn/parts.hpp"
 #include "words/sentences.hpp"
+#include "words/stitch_words.hpp"
 #include "words/translated.hpp"
 
 #include <QColorDialog>
+#include <QComboBox>
 #include <QFormLayout>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -67,13 +70,14 @@ FabricDialog::FabricDialog(FabricQuestion question, QWidget* parent)
     : Form(tr("Fabrics"), parent), m_quilt(std::move(question.quilt)), m_block(question.block),
       m_list(named(new QListWidget(this), "fabric.list")), m_name(named(new QLineEdit(this), "fabric.name")),
       m_colour(named(new QPushButton(tr("Colour…"), this), "fabric.colour")),
+      m_weave(named(new QComboBox(this), "fabric.weave")),
       m_light(named(new QSlider(Qt::Horizontal, this), "fabric.light")), m_lets(new QLabel(this)),
       m_says(new QLabel(this)), m_picture(named(new LayerPicture(this), "fabric.picture")), m_newest(this) {
     buildFields();
     for (const auto& fabric : m_quilt.fabrics)
         m_list->addItem(new QListWidgetItem(swatchOf(fabric), q(fabric.name)));
     connect(m_list, &QListWidget::currentRowChanged, this, &FabricDialog::choose);
-    watch({m_name, m_light});
+    watch({m_name, m_light, m_weave});
     connect(m_colour, &QPushButton::clicked, this, &FabricDialog::pickColour);
     int first = 0;
     for (std::size_t i = 0; i < m_quilt.fabrics.size(); ++i)
@@ -95,6 +99,9 @@ void FabricDialog::buildFields() {
     m_light->setRange(0, 60);
     form->addRow(tr("Name"), m_name);
     form->addRow("", m_colour);
+    for (const auto weave : every<quilt::Weave>())
+        m_weave->addItem(q(words::weaveName(weave)), static_cast<int>(weave));
+    form->addRow(tr("Cloth"), m_weave);
     form->addRow(m_lets);
     form->addRow(m_light);
     auto* hint = new QLabel(tr("Hold a single layer over a dark line: how much of it do you see?"), this);
@@ -120,7 +127,8 @@ void FabricDialog::choose(int row) {
     m_row = row;
     const auto* chosen = fabric();
     if (!chosen) return;
-    const QSignalBlocker quiet(m_light), silent(m_name);
+    const QSignalBlocker quiet(m_light), silent(m_name), still(m_weave);
+    app::choose(*m_weave, chosen->weave);
     m_name->setText(q(chosen->name));
     m_colour->setIcon(swatchOf(chosen->colour));
     const int light = static_cast<int>(std::lround((1 - chosen->opacity) * 100));
@@ -145,6 +153,7 @@ Result<void> FabricDialog::read() {
     auto* chosen = fabric();
     if (!chosen) return {};
     chosen->opacity = 1 - m_light->value() / 100.0;
+    chosen->weave = chosenIn<quilt::Weave>(*m_weave);
     const auto name = edit::properName(m_name->text().toStdString());
     if (!name) return tl::unexpected(name.error());
     chosen->name = *name;

@@ -6,6 +6,7 @@
 #include "app/questions/grounding.hpp"
 #include "app/session/aside.hpp"
 
+class QComboBox;
 class QLabel;
 class QLineEdit;
 class QListWidget;
@@ -37,6 +38,7 @@ private:
     QListWidget* m_list;
     QLineEdit* m_name;
     QPushButton* m_colour;
+    QComboBox* m_weave;
     QSlider* m_light;
     QLabel *m_lets, *m_says;
     LayerPicture* m_picture;

@@ -219,6 +219,7 @@ const std::map<QString, ControlWords>& table() {
         {"ground.set", {N_("Set the background"), N_("For this block")}},
         {"fabric.list", {N_("Fabrics"), N_("All fabrics of the quilt")}},
         {"fabric.name", {N_("Name"), N_("What you call it")}},
+        {"fabric.weave", {N_("Cloth"), N_("How it is made: how far its edges fray")}},
         {"fabric.colour", {N_("Colour"), N_("How it looks on the screen")}},
         {"fabric.light", {N_("Light that comes through"), N_("How much of what lies beneath is seen")}},
         {"fabric.picture", {N_("The block"), N_("As it looks with light coming through")}},

@@ -64,11 +64,13 @@ enum class Kind : std::uint8_t {
     groundSmall, ///< it would be drawn in too far: {block, how much larger it should be cut, share that others lost}
     linesOverEdge,  ///< lines reach into the seam allowance: {block, how far}
     linesUnderIron, ///< traced with a pen that goes with heat, and the iron is still to come: {block}
-    bendsTightly,   ///< along its line what is laid puckers: {line, its radius there, radius wanted}
-    endBare,        ///< it is to be covered, and nothing that is laid later does: {line}
-    trimPressed,    ///< melts and lies there, and the iron is still to come: {line}
-    miscounted,     ///< {line, how many are called for, how many have a place}
-    noPieces        ///< {block}
+    fraysOtherwise, ///< stitched farther in or less far than its cloth wants: {piece, how far, how far it wants}
+    doesNotFray,    ///< but is to: {piece, fabric}
+    bendsTightly, ///< along its line what is laid puckers: {line, its radius there, radius wanted}
+    endBare,      ///< it is to be covered, and nothing that is laid later does: {line}
+    trimPressed,  ///< melts and lies there, and the iron is still to come: {line}
+    miscounted,   ///< {line, how many are called for, how many have a place}
+    noPieces      ///< {block}
 };
 constexpr auto keysOf(Kind) {
     return std::to_array<std::string_view>(
@@ -81,8 +83,9 @@ constexpr auto keysOf(Kind) {
          "hiddenWholly",   "marksLost",      "stiff",           "stitchedTooEarly",
          "begunBefore",    "noThread",       "noStabiliser",    "bobbinEnds",
          "openStretch",    "needleWorn",     "comesOutShort",   "groundSmall",
-         "linesOverEdge",  "linesUnderIron", "bendsTightly",    "endBare",
-         "trimPressed",    "miscounted",     "noPieces"});
+         "linesOverEdge",  "linesUnderIron", "fraysOtherwise",  "doesNotFray",
+         "bendsTightly",   "endBare",        "trimPressed",     "miscounted",
+         "noPieces"});
 }
 [[nodiscard]] constexpr Severity severityOf(Kind kind) {
     return kind <= Kind::othersLaidOut ? Severity::blocked : Severity::doubtful;
@@ -121,6 +124,7 @@ enum class Fix : std::uint8_t {
     cutLarger,     ///< its background is cut larger
     moveLinesIn,   ///< lines that reach over the edge are moved
     traceAgain,    ///< with a pen that washes out
+    asItFrays,     ///< its own edge is stitched so
     narrower,      ///< what is laid is made as narrow as its line allows
     layBefore,     ///< it is laid before what lies over its end
     turnIn,        ///< its ends are turned in
@@ -131,13 +135,13 @@ enum class Fix : std::uint8_t {
 };
 constexpr auto keysOf(Fix) {
     return std::to_array<std::string_view>(
-        {"moveInside",  "markRunsOff", "mirror",       "otherSide",    "trimLower",     "widenUpper",
-         "nudgeUpper",  "tuck",        "untie",        "line",         "cutAway",       "windows",
-         "carryOn",     "noUnit",      "leaveOut",     "bringUp",      "anyWay",        "nearFabric",
-         "turnPiece",   "part",        "shoppingList", "drawnThrough", "layStabiliser", "stitchMarks",
-         "windBobbin",  "newNeedle",   "narrowSeam",   "frameIt",      "cutLarger",     "moveLinesIn",
-         "traceAgain",  "narrower",    "layBefore",    "turnIn",       "takeOff",       "countIsRight",
-         "matchThread", "leaveSo"});
+        {"moveInside",   "markRunsOff", "mirror",       "otherSide",    "trimLower",     "widenUpper",
+         "nudgeUpper",   "tuck",        "untie",        "line",         "cutAway",       "windows",
+         "carryOn",      "noUnit",      "leaveOut",     "bringUp",      "anyWay",        "nearFabric",
+         "turnPiece",    "part",        "shoppingList", "drawnThrough", "layStabiliser", "stitchMarks",
+         "windBobbin",   "newNeedle",   "narrowSeam",   "frameIt",      "cutLarger",     "moveLinesIn",
+         "traceAgain",   "asItFrays",   "narrower",     "layBefore",    "turnIn",        "takeOff",
+         "countIsRight", "matchThread", "leaveSo"});
 }
 
 /// A length that is told apart from others by less than a sixteenth: said to 1/32 in.

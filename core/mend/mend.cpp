@@ -96,6 +96,21 @@ Edited threaded(const Quilt& quilt, const Finding& finding) {
     return out;
 }
 
+/// So far inside its edge as its cloth wants; close to it, when that does not fray.
+Edited frayed(const Quilt& quilt, BlockId block, PieceId id) {
+    const auto* owner = find(quilt.blocks, block);
+    const auto* piece = owner ? find(owner->pieces, id) : nullptr;
+    if (!piece) return failure(Code::noSuchPiece, {std::to_string(id.value)});
+    const auto* fabric = find(quilt.fabrics, piece->fabric);
+    const auto wanted = quilt::frayInset(fabric ? fabric->weave : quilt::Weave::cotton);
+    auto edge = stitchOf(*owner, *piece);
+    if (wanted)
+        edge.width = *wanted;
+    else
+        edge = quilt::usualStitch(quilt::StitchKind::straight);
+    return edit::setOwnEdge(quilt, block, {id}, edge);
+}
+
 /// As much as is lacking, in whole metres.
 Edited wound(const Quilt& quilt, const Finding& finding) {
     constexpr double metre = 1000; // mm
@@ -149,6 +164,7 @@ Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
     case Fix::cutLarger: return cutLarger(quilt, block);
     case Fix::moveLinesIn: return linesMovedIn(quilt, block);
     case Fix::traceAgain: return linesTracedAgain(quilt, block);
+    case Fix::asItFrays: return frayed(quilt, block, piece);
     case Fix::narrower:
     case Fix::layBefore:
     case Fix::turnIn:

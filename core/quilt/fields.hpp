@@ -56,7 +56,8 @@ constexpr auto fieldsOf(Of<Fabric>) {
                       unlessUsual("opacity", &T::opacity).within(0, 1),
                       unlessUsual("alike", &T::alike),
                       unlessUsual("stripesWithin", &T::tolerance).within(0, 45),
-                      unlessUsual("swatch", &T::swatch)};
+                      unlessUsual("swatch", &T::swatch),
+                      unlessUsual("weave", &T::weave)};
 }
 
 constexpr auto fieldsOf(Of<Pressing>) {

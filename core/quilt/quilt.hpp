@@ -19,6 +19,7 @@
 #include "core/quilt/step.hpp"
 #include "core/quilt/stitches.hpp"
 #include "core/quilt/supplies.hpp"
+#include "core/quilt/weave.hpp"
 #include "core/shape/path.hpp"
 #include "core/shape/ring.hpp"
 
@@ -58,6 +59,7 @@ struct Fabric {
     double opacity = usualOpacity; ///< of the light that falls on it, what does not come from beneath: 0…1
     bool alike = false;            ///< on both sides, as batik is: no side can be the wrong one
     Shared<Swatch> swatch{};
+    Weave weave = Weave::cotton;
     bool operator==(const Fabric&) const;
 };
 

@@ -11,6 +11,7 @@ Length usualLength(StitchKind kind) {
     case StitchKind::zigzag: return Length::ofMm(1);
     case StitchKind::blanket: return Length::ofMm(2.5);
     case StitchKind::straight:
+    case StitchKind::frayed:
     case StitchKind::sketched:
     case StitchKind::allOver:
     case StitchKind::scribble: return Length::ofMm(25.4 / 11); // eleven to the inch
@@ -31,6 +32,7 @@ EdgeStitch usualStitch(StitchKind kind) {
     case StitchKind::zigzag: return of(3);
     case StitchKind::blanket: return of(3);
     case StitchKind::straight: return of(2);
+    case StitchKind::frayed: return of(6);
     case StitchKind::sketched: {
         auto out = of(2, 3, 4);
         out.apart = Length::ofInches(1, 32);

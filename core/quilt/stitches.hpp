@@ -19,6 +19,7 @@ enum class StitchKind : std::uint8_t {
     zigzag,
     blanket,
     straight,   ///< inside the edge
+    frayed,     ///< straight, farther in: what is outside it may fray
     sketched,   ///< straight, several times round with the lines a little apart
     decorative, ///< a repeat of the machine's
     scribble,   ///< free-motion, to and fro over the edge
@@ -28,7 +29,7 @@ enum class StitchKind : std::uint8_t {
     allOver ///< quilting across the whole block holds the edges down
 };
 constexpr auto keysOf(StitchKind) {
-    return std::to_array<std::string_view>({"satin", "zigzag", "blanket", "straight", "sketched",
+    return std::to_array<std::string_view>({"satin", "zigzag", "blanket", "straight", "frayed", "sketched",
                                             "decorative", "scribble", "whip", "blind", "handBlanket",
                                             "allOver"});
 }

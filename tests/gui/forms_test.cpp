@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Every dialog that asks: each control says what it is, Tab reaches each, and whatever is typed wrong holds
 // back the answer only until it is right.
+#include "app/dialogs/choice.hpp"
 #include "app/dialogs/fabric_dialog.hpp"
 #include "app/dialogs/ground_dialog.hpp"
 #include "tests/gui/every_dialog.hpp"
@@ -165,6 +166,22 @@ TEST(GroundForm, AWrongStripCanBeRemoved) {
     EXPECT_TRUE(dialog.acceptButton()->isEnabled());
     EXPECT_TRUE(dialog.trouble().isEmpty());
     EXPECT_EQ(dialog.answer().ground.strips.size(), 1U);
+}
+
+TEST(FabricForm, HowItIsMadeStaysWithEachFabric) {
+    auto [quilt, block, piece] = smallGround();
+    quilt = edit::addFabric(quilt, "rust", {200, 90, 40}).value();
+    app::FabricDialog dialog({quilt, block, quilt.fabrics[0].id});
+    dialog.show();
+    auto& weave = *dialog.findChild<QComboBox*>("fabric.weave");
+    app::choose(weave, quilt::Weave::flannel);
+    auto* list = dialog.findChild<QListWidget*>("fabric.list");
+    list->setCurrentRow(list->count() - 1);
+    EXPECT_EQ(app::chosenIn<quilt::Weave>(weave), quilt::Weave::cotton) << "the next one's own";
+    list->setCurrentRow(0);
+    EXPECT_EQ(app::chosenIn<quilt::Weave>(weave), quilt::Weave::flannel);
+    EXPECT_EQ(dialog.answer()[0].weave, quilt::Weave::flannel);
+    EXPECT_EQ(dialog.answer().back().weave, quilt::Weave::cotton);
 }
 
 TEST(FabricForm, AnEmptyNameIsForgottenWithTheNextFabric) {

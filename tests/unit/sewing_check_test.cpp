@@ -57,6 +57,28 @@ TEST(CheckSewing, IsQuietAboutWhatIsStitchedInOrder) {
     quiet();
 }
 
+/// Insets: common practice, no source.
+TEST(CheckSewing, EdgesFrayAsTheirClothDoes) {
+    auto quilt = corner();
+    auto& block = quilt.blocks[0];
+    quilt = must(edit::setEdge(quilt, block.id, quilt::usualStitch(quilt::StitchKind::frayed)));
+    EXPECT_TRUE(found(quilt, Kind::fraysOtherwise).empty()) << "3/16 in is for quilting cotton";
+    quilt.fabrics[0].weave = quilt::Weave::doubleGauze;
+    quilt.fabrics[1].weave = quilt::Weave::felt;
+    const auto otherwise = found(quilt, Kind::fraysOtherwise), whole = found(quilt, Kind::doesNotFray);
+    ASSERT_EQ(otherwise.size(), 1u);
+    ASSERT_EQ(whole.size(), 1u);
+    auto mended = must(mend::mended(quilt, otherwise[0], Fix::asItFrays));
+    const auto edgeOf = [&](std::size_t i) { return stitchOf(mended.blocks[0], mended.blocks[0].pieces[i]); };
+    EXPECT_EQ(edgeOf(0).width, Length::ofInches(1, 4));
+    EXPECT_EQ(edgeOf(0).kind, quilt::StitchKind::frayed);
+    mended = must(mend::mended(mended, whole[0], Fix::asItFrays));
+    EXPECT_EQ(edgeOf(1).kind, quilt::StitchKind::straight);
+    EXPECT_EQ(edgeOf(1).width, Length::ofInches(1, 16));
+    EXPECT_TRUE(found(mended, Kind::fraysOtherwise).empty());
+    EXPECT_TRUE(found(mended, Kind::doesNotFray).empty());
+}
+
 TEST(CheckSewing, SaysThatAnUpperEdgeWasStitchedBeforeTheLowerEndsBeneathIt) {
     const auto quilt = corner();
     const auto plan = planOf(quilt);

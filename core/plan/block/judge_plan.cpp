@@ -168,6 +168,7 @@ double acrossAll(const EdgeStitch& stitch) {
     using enum quilt::StitchKind;
     switch (stitch.kind) {
     case straight:
+    case frayed:
     case sketched: return stitch.width.mm() * 2;
     case blind:
     case allOver: return 0;

@@ -6,6 +6,7 @@
 #include "core/plan/stitch/stitch_kind.hpp"
 
 #include <algorithm>
+#include <cmath>
 #include <set>
 
 namespace up::plan {
@@ -54,6 +55,24 @@ void threads(Looking& look) {
     std::vector<Fix> fixes;
     if (!look.quilt.threads.empty()) fixes.push_back(Fix::matchThread);
     look.addOfBlock(Kind::noThread, {without}, std::move(fixes));
+}
+
+/// Edges that fray on purpose, against what their cloth does; once they are stitched it is too late.
+void fraying(Looking& look) {
+    for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
+        const auto& piece = look.piece(i);
+        const auto& edge = stitchOf(look.block, piece);
+        const auto* fabric = find(look.quilt.fabrics, piece.fabric);
+        if (!fabric || edge.kind != quilt::StitchKind::frayed || piece.work.step == Step::stitched) continue;
+        const auto wanted = quilt::frayInset(fabric->weave);
+        constexpr double hair = 25.4 / 64; // mm
+        if (!wanted)
+            look.add(Kind::doesNotFray, i, {piece.fabric}, {Fix::asItFrays});
+        else if (const double off = std::abs(wanted->mm() - edge.width.mm()); off > hair)
+            look.add(Kind::fraysOtherwise, i, {check::Fine{edge.width}, check::Fine{*wanted}},
+                     {Fix::asItFrays})
+                .weight = off;
+    }
 }
 
 void stabiliser(Looking& look) {
@@ -105,6 +124,7 @@ void needle(Looking& look) {
 
 void checkSewing(Looking& look) {
     threads(look);
+    fraying(look);
     stabiliser(look);
     if (!look.stitching) return;
     tooEarly(look);

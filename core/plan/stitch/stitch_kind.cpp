@@ -15,6 +15,7 @@ stitch::Repeat repeatOf(const EdgeStitch& stitch) {
     case StitchKind::blanket:
     case StitchKind::handBlanket: return {{{0, -over}, {0, width - over}, {0, -over}}, length};
     case StitchKind::straight:
+    case StitchKind::frayed:
     case StitchKind::sketched: return {{{0, width}}, length};
     case StitchKind::decorative:
         if (!stitch.unit.empty()) {
