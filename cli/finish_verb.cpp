@@ -2,10 +2,12 @@
 // The verb `finish`: what blocks are trimmed to, their strips and lines, what is laid on them, and the quilt's top.
 #include "cli/open.hpp"
 #include "cli/parts.hpp"
+#include "core/plan/cut/by_template.hpp"
 #include "core/plan/finish/bias_plan.hpp"
 #include "core/plan/finish/finish_plan.hpp"
 #include "core/plan/finish/laid_plan.hpp"
 #include "core/plan/finish/line_plan.hpp"
+#include "core/plan/stitch/cut_away.hpp"
 #include "core/quilt/laying.hpp"
 #include "core/store/quilt_file.hpp"
 
@@ -70,6 +72,38 @@ void addLines(Json& out, const quilt::Quilt& quilt, const quilt::Block& block) {
 }
 
 /// Laid along lines and set at places.
+/// Pieces without web, and those where something is cut away.
+Json joinedOf(const quilt::Block& block) {
+    Json all = Json::array();
+    const auto plan = plan::planBlock(block);
+    for (std::size_t i = 0; i < block.pieces.size(); ++i) {
+        const auto& piece = block.pieces[i];
+        const auto cut = plan::cutAwayOf(block, plan, i);
+        if (!piece.isOffWeb() && !cut) continue;
+        const auto one = plan::templateOf(piece);
+        const auto next = piece.next();
+        Json steps = Json::array();
+        for (const auto step : every<quilt::Step>())
+            if (step != quilt::Step::toTrace && goesThrough(step, piece.way())) steps.push_back(keyOf(step));
+        all.push_back({{"piece", piece.id.value},
+                       {"join", keyOf(piece.join)},
+                       {"steps", steps},
+                       {"step", keyOf(piece.work.step)},
+                       {"cutWide", one.cut.bounds().width()},
+                       {"cutHigh", one.cut.bounds().height()},
+                       {"clips", one.folding.clips.size()},
+                       {"gathered", one.folding.isRound}});
+        if (next) all.back()["next"] = keyOf(*next);
+        if (!cut) continue;
+        Json through = Json::array();
+        for (const auto id : cut->through)
+            through.push_back(id.value);
+        all.back()["cutAway"] = {
+            {"fromBack", cut->fromBack}, {"area", cut->where.area()}, {"through", std::move(through)}};
+    }
+    return all;
+}
+
 Json laidOf(const quilt::Quilt& quilt, const quilt::Block& block) {
     Json out = Json::array();
     const auto plan = plan::planLaid(block);
@@ -154,6 +188,8 @@ Json blockOf(const quilt::Quilt& quilt, const quilt::Block& block) {
     out["oversize"] = plan::oversizeFor(quilt, block).mm();
     addLines(out, quilt, block);
     out["laid"] = laidOf(quilt, block);
+    out["quilting"] = keyOf(block.quilting);
+    out["joined"] = joinedOf(block);
     return out;
 }
 

@@ -95,14 +95,17 @@ Bytes nest(const Words& words) {
 }
 
 Bytes exportSheets(const Words& words) {
-    const bool pages = words.what == "tracing" || words.what == "placement" || words.what == "web";
+    const bool pages = words.what == "tracing" || words.what == "placement" || words.what == "web" ||
+                       words.what == "templates";
     if (!pages && words.what != "cut")
-        return failure(Code::badUse, {"--what is tracing, web, placement or cut, not “" + words.what + "”"});
+        return failure(Code::badUse,
+                       {"--what is tracing, templates, web, placement or cut, not “" + words.what + "”"});
     if ((pages && words.as != "pdf") ||
         (!pages && words.as != "svg" && words.as != "dxf" && words.as != "dxf2000"))
-        return failure(Code::badUse, {"tracing, web and placement sheets are written as pdf, cut files as "
-                                      "svg, dxf or dxf2000; choose --as " +
-                                      std::string(pages ? "pdf" : "svg, dxf or dxf2000")});
+        return failure(Code::badUse,
+                       {"tracing, templates, web and placement sheets are written as pdf, cut files as "
+                        "svg, dxf or dxf2000; choose --as " +
+                        std::string(pages ? "pdf" : "svg, dxf or dxf2000")});
     if (words.paper != "letter" && words.paper != "a4")
         return failure(Code::badUse, {"--paper is letter or a4, not “" + words.paper + "”"});
     auto opened = openBlock(words);
@@ -131,6 +134,10 @@ Bytes exportSheets(const Words& words) {
                                         : output::placementPages;
     if (words.what == "placement")
         return placing(opened->quilt, block, options).and_then([&](const auto& made) {
+            return output::writePdf(made, block.name);
+        });
+    if (words.what == "templates")
+        return output::templatePages(opened->quilt, block, options).and_then([&](const auto& made) {
             return output::writePdf(made, block.name);
         });
     auto laidOut = block;

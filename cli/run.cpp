@@ -71,8 +71,9 @@ public:
         finding->add_option("--size", m_words.size, "what it measures, either way up: 2 1/4 x 3in")
             ->required();
         auto* exporting = onBlock(verb("export", "Sheets and cut files at true size", exportSheets));
-        exporting->add_option("--what", m_words.what, "tracing, placement or cut")->required();
-        exporting->add_option("--as", m_words.as, "pdf (tracing, placement) or svg, dxf (cut)")->required();
+        exporting->add_option("--what", m_words.what, "tracing, templates, placement or cut")->required();
+        exporting->add_option("--as", m_words.as, "pdf (tracing, templates, placement) or svg, dxf (cut)")
+            ->required();
         exporting->add_flag("--mirrored", m_words.mirrored,
                             "the placement sheet, for tracing at a window from the back");
         exporting->add_flag("--guides", m_words.guides,

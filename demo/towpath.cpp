@@ -66,8 +66,7 @@ Result<Quilt> worked(Quilt quilt, BlockId id, const Sample& sample, std::int64_t
         std::vector<PieceId> pieces;
         for (const auto& piece : the(quilt.blocks, id).pieces) {
             const bool waits = step == sample.upTo && skipped.contains(piece.id);
-            const bool unmarked = step == Step::marked && !piece.hasMarks();
-            if (!waits && !unmarked) pieces.push_back(piece.id);
+            if (!waits && goesThrough(step, piece.way())) pieces.push_back(piece.id);
         }
         time += 900;
         if (pieces.empty()) continue;

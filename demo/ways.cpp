@@ -9,6 +9,7 @@
 #include "core/plan/finish/line_plan.hpp"
 #include "core/shape/region.hpp"
 #include "core/store/time.hpp"
+#include "demo/joins.hpp"
 #include "demo/starting.hpp"
 
 #include <algorithm>
@@ -34,7 +35,7 @@ Result<Quilt> worked(Quilt quilt, BlockId id, quilt::Step upTo, std::int64_t tim
         if (step == quilt::Step::toTrace || step > upTo) continue;
         std::vector<PieceId> pieces;
         for (const auto& piece : the(quilt.blocks, id).pieces)
-            if (step != quilt::Step::marked || piece.hasMarks()) pieces.push_back(piece.id);
+            if (goesThrough(step, piece.way())) pieces.push_back(piece.id);
         if (pieces.empty()) continue;
         auto next = edit::record(quilt, id, pieces, step, time += 86'400);
         if (!next) return next;
@@ -234,6 +235,7 @@ Result<Quilt> otherWays(const std::string& folder) {
     if (out) out = bramble(*out, folder);
     if (out) out = lockGate(*out, folder);
     if (out) out = landingWindow(*out, folder);
+    if (out) out = withOtherJoins(*out, folder);
     return out;
 }
 

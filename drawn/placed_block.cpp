@@ -35,12 +35,19 @@ sheet::Layer background(const BlockDrawing& m, For whom) {
     return layer;
 }
 
+/// A patch for which the hole is still to be cut; a drawing of how all will be shows it nevertheless.
+bool liesBehind(const BlockDrawing& m, const Piece& piece) {
+    return piece.join == quilt::Join::reverse && m.step != quilt::Step::toTrace &&
+           piece.work.step < quilt::Step::cutAway;
+}
+
 sheet::Layer clothPieces(const BlockDrawing& m, For whom) {
     sheet::Layer layer{"pieces", {}, {}, quilt::cutBox(m.block)};
     for (const auto& piece : m.block.pieces) {
         const bool done = piece.work.step >= m.step;
         auto shape = placedPiece(m.quilt, piece, done ? 1.0 : 0.4);
         if (!done) shape.pen = Pen{pencil, 0.3, Dash::dashed};
+        if (liesBehind(m, piece)) shape.fill.reset(), shape.pen = Pen{pencil, 0.5, Dash::dashed};
         layer.items.push_back(std::move(shape));
         auto pen = markPen(m.quilt, piece);
         if (whom == For::small) pen = {{0x30, 0x30, 0x30}, 0.6};

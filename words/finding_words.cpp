@@ -145,6 +145,20 @@ constexpr std::array<Plural, valuesOf<Kind>> patterns{{
     N2_("{0}: {1} are called for, {2} have a place. Set the others, or count again.",
         "{9} trimmings are miscounted, such as {0}: {1} are called for, {2} have a place. Set the others, or "
         "count again."),
+    N2_("Behind {0} something is to be cut away, but batting and backing lie there: they would be cut too.",
+        "Behind {9} pieces, such as {0}, something is to be cut away, but batting and backing lie there."),
+    N2_("{0} is joined from behind, but reaches {1} over the finished edge: its line is not closed, and the "
+        "hole would "
+        "tear.",
+        "{9} pieces are joined from behind, but reach over the finished edge, {0} by {1}: their lines are "
+        "not closed."),
+    N2_("{0} is joined from behind and is darker than {1} that is cut over it: round the hole it would show "
+        "through.",
+        "{9} pieces are joined from behind and are darker than what is cut over them, such as {0} under {1}: "
+        "they would "
+        "show through."),
+    N2_("{0} narrows to {1}; to turn its edge under it needs {2}.",
+        "{9} pieces are too thin in places to turn their edges under, such as {0}: {1} instead of {2}."),
     N2_("Block {0} has no pieces yet. Import a drawing.", "Block {0} has no pieces yet. Import a drawing."),
 }};
 
@@ -284,6 +298,7 @@ constexpr std::array<Plural, valuesOf<Fix>> fixes{{
     N2_("Turn it in", "Turn all {0} in"),
     N2_("Take it off", "Take all {0} off"),
     N2_("So many it is", "So many it is for all {0}"),
+    N2_("Fuse it plainly", "Fuse all {0} plainly"),
     N2_("The nearest thread", "The nearest thread"),
     N2_("Leave it so", "Leave all {0} so"),
 }};

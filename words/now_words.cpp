@@ -3,6 +3,7 @@
 
 #include "core/base/text.hpp"
 #include "words/finish_words.hpp"
+#include "words/join_words.hpp"
 #include "words/laid_words.hpp"
 #include "words/lay_words.hpp"
 #include "words/line_words.hpp"
@@ -60,6 +61,12 @@ public:
         case What::findPresses: return {tr("Finding where the iron goes…"), "", tr("One moment"), ""};
         case What::press: return press(*m_now.press);
         case What::stitch: return stitch();
+        case What::quiltGround:
+            return {tr("Quilt the background on its batting and backing."),
+                    tr("Draw the placement lines first: no light comes through the batting. Quilt from the "
+                       "middle outwards; "
+                       "it draws in, so cut it larger and trim it at the end."),
+                    tr("Quilted"), cautionWords(m_now.caution)};
         case What::drawLines: return drawLines();
         case What::sewLine: return sewLine();
         case What::layLine: return layLine();
@@ -113,8 +120,12 @@ private:
 
     [[nodiscard]] NowWords step() const {
         const std::string pieces = piecesWords(m_block, m_now.pieces), caution = cautionWords(m_now.caution);
+        if (auto own = joinSaid(m_quilt, m_block, m_now))
+            return {own->what, placeWords() + own->because, own->deed, caution};
         switch (m_now.step) {
-        case Step::toTrace: break;
+        case Step::toTrace:
+        case Step::turned:
+        case Step::cutAway: break; // joinSaid
         case Step::traced:
             return {said(N_("Trace {0} on the paper side."), {pieces}),
                     said(N_("For {0}; already reversed here. Write the numbers on the paper."), {fabric()}),
@@ -160,8 +171,7 @@ private:
                     tr("Press again where an edge lifts."), tr("Edges hold"), caution};
         case Step::stitched:
             return {said(N_("Stitch {0} with {1} thread."), {pieces, thread()}),
-                    tr("The lowest first: the stitching above covers its starts and stops.") + notSewn() +
-                        afterStitching(),
+                    tr("The lowest first: the stitching above covers its starts and stops.") + notSewn(),
                     tr("Stitched"), caution};
         }
         return {};
@@ -204,8 +214,7 @@ private:
 
     [[nodiscard]] NowWords stitch() const {
         const auto leg = legSaid(m_quilt, m_block, *m_now.stitch);
-        return {leg.what, leg.because + notSewn() + afterStitching(), tr("Stitched"),
-                cautionWords(m_now.caution)};
+        return {leg.what, leg.because + notSewn(), tr("Stitched"), cautionWords(m_now.caution)};
     }
 
     [[nodiscard]] bool allMelt() const {
@@ -334,15 +343,6 @@ private:
                          tr("Its web's leaflet says that it is not to be sewn: the needle gums up.")
                    : "";
     }
-    [[nodiscard]] std::string afterStitching() const {
-        if (m_now.pieces.empty()) return ""; // a line of the block
-        const auto* piece = find(m_block.pieces, m_now.pieces.front());
-        return piece && piece->shine == quilt::Shine::cutAway
-                   ? std::string(" ") +
-                         tr("Afterwards cut away what lies behind it, ¼ in inside the stitching.")
-                   : "";
-    }
-
     const quilt::Quilt& m_quilt;
     const quilt::Block& m_block;
     const Now& m_now;

@@ -107,6 +107,10 @@ const char* pattern(Code code) {
     case Code::alreadyFused:
         return N_("“{0}” is fused already and cannot be moved. If it must be, mark it as ruined and make it "
                   "again.");
+    case Code::alreadyJoined:
+        return N_("“{0}” is fused or stitched already. If it is to be joined otherwise, mark it as ruined "
+                  "and make it "
+                  "again.");
     case Code::locked: return N_("“{0}” is locked where it lies. Unlock it to move it.");
     case Code::comesBetween:
         return N_(
@@ -206,10 +210,12 @@ constexpr std::array wordsOfSteps{StepWords{N_("Trace"), N_("to trace")},
                                   StepWords{N_("Bond"), N_("bonded")},
                                   StepWords{N_("Draw the marks"), N_("marked")},
                                   StepWords{N_("Clean cut"), N_("clean cut")},
+                                  StepWords{N_("Turn the edge"), N_("turned")},
                                   StepWords{N_("Lay"), N_("laid")},
                                   StepWords{N_("Fuse"), N_("fused")},
                                   StepWords{N_("Test the edges"), N_("tested")},
-                                  StepWords{N_("Stitch"), N_("stitched")}};
+                                  StepWords{N_("Stitch"), N_("stitched")},
+                                  StepWords{N_("Cut away"), N_("cut away")}};
 
 /// "notYet" in full: what comes first, or what lies beneath.
 std::string notYet(const Error& error) {
@@ -267,6 +273,7 @@ std::string logWords(quilt::Event event) {
     case Event::lineLaid: return tr("a trimming laid");
     case Event::lineSewn: return tr("a line stitched");
     case Event::stripSewn: return tr("a strip sewn on");
+    case Event::quilted: return tr("background quilted");
     case Event::layout: return tr("laid out on web");
     case Event::putAway: return tr("what was left of the web put away");
     case Event::note: return tr("noted");

@@ -167,6 +167,7 @@ void Mat::paintWords(QPainter& painter, const Panel& panel, const Cell& cell) co
     if (panel.hasStair) {
         const double w = std::min(16.0, cell.drawing.width() / 10), left = cell.drawing.center().x() - 4 * w;
         for (std::size_t i = 0; i < panel.stair.size(); ++i) {
+            if (panel.stair[i] < 0) continue;
             const double h = 5 + 1.5 * static_cast<double>(i);
             const QRectF step(left + static_cast<double>(i) * w, y + 16 - h, w - 2, h);
             painter.fillRect(step, QColor(255, 255, 255, 60));

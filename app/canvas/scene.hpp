@@ -26,7 +26,7 @@ struct Panel {
     sheet::Tag tag;                ///< what the panel stands for when it is clicked
     bool done = false;             ///< ticked
     bool chosen = false;           ///< framed in brass
-    std::array<double, 8> stair{}; ///< how full each tread is, 0..1
+    std::array<double, 8> stair{}; ///< how full each tread is, 0..1; −1: it is not needed
     bool hasStair = false;
 };
 

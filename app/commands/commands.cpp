@@ -4,6 +4,7 @@
 #include "app/commands/answered.hpp"
 #include "app/look/look.hpp"
 #include "app/look/text.hpp"
+#include "core/edit/joining.hpp"
 #include "core/edit/naming.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/measure/say.hpp"
@@ -58,6 +59,10 @@ void Commands::doNow() {
     case plan::What::findPresses:
     case plan::What::findWays: return;
     case plan::What::layOnCloth: return m_cloths.layOnCloth();
+    case plan::What::quiltGround:
+        m_session.apply(edit::groundQuilted(m_session.quilt(), block->id, m_session.now()),
+                        tr("background quilted"));
+        return;
     case plan::What::putAway: return m_tracing.putAway();
     case plan::What::drawLines: return m_lines.drawn();
     case plan::What::sewLine: return m_lines.sewn();
@@ -77,7 +82,7 @@ Result<void> Commands::mayDoAll(const std::vector<PieceId>& pieces, Step step) c
         const auto index = static_cast<std::size_t>(quilt::numberOf(block, id)) - 1;
         if (auto may = plan::mayDo(block, plan, index, step); !may) return may;
         auto& work = block.pieces[index].work;
-        work = quilt::advanced(work, step, block.pieces[index].hasMarks()).value_or(work);
+        work = quilt::advanced(work, step, block.pieces[index].way()).value_or(work);
     }
     return {};
 }
@@ -90,8 +95,7 @@ void Commands::doStep(const std::vector<PieceId>& pieces, Step step) {
     const auto what = tr("%1: %2").arg(q(words::asTask(step)), q(words::piecesWords(*block, pieces)));
     std::vector<std::string> bare; // names of those whose marks would be lost
     for (const auto id : pieces)
-        if (const auto* piece = find(block->pieces, id);
-            quilt::losesMarks(piece->work, step, piece->hasMarks()))
+        if (const auto* piece = find(block->pieces, id); quilt::losesMarks(piece->work, step, piece->way()))
             bare.push_back(piece->name);
     for (const auto& name : bare) {
         const auto question = tr("The paper comes off “%1” now and its marks are not drawn: they cannot be "

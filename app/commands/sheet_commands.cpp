@@ -107,6 +107,12 @@ PrintKind kindOf(Session& session, Sheets sheets) {
             tr("Reversed, for the smooth side of the web. Print at 100 %, tape pages that join cross on "
                "cross, lay the web over them and trace."),
             output::tracingPages);
+    case Sheets::templates:
+        return kindOf(session, tr("Templates"),
+                      tr("For pieces without web: not reversed, with what is cut beyond the line. Print at "
+                         "100 %, cut them "
+                         "out of card and draw round."),
+                      output::templatePages);
     case Sheets::placement:
         return kindOf(
             session, tr("Placement sheet"),
@@ -150,13 +156,19 @@ namespace {
 /// Cut, or about to be, and not in its place yet: such pieces go astray.
 bool anyToKeep(const quilt::Block& block) {
     return std::any_of(block.pieces.begin(), block.pieces.end(), [](const auto& piece) {
-        return piece.work.step >= quilt::Step::bonded && piece.work.step < quilt::Step::laid;
+        return piece.work.step >= (piece.isOffWeb() ? quilt::Step::traced : quilt::Step::bonded) &&
+               piece.work.step < quilt::Step::laid;
     });
+}
+/// Without web.
+bool anyOffWeb(const quilt::Block& block) {
+    return std::any_of(block.pieces.begin(), block.pieces.end(),
+                       [](const auto& piece) { return piece.isOffWeb(); });
 }
 /// Fused, and not stitched yet.
 bool anyToStitch(const quilt::Block& block) {
     return std::any_of(block.pieces.begin(), block.pieces.end(), [](const auto& piece) {
-        return piece.work.step >= quilt::Step::fused && piece.work.step < quilt::Step::stitched;
+        return piece.next() && *piece.next() > quilt::Step::laid && piece.work.step < quilt::Step::stitched;
     });
 }
 } // namespace
@@ -166,10 +178,12 @@ void SheetCommands::print(Sheets first) {
     if (!block) return;
     PrintQuestion question;
     question.block = q(block->name);
-    for (const auto sheets : {Sheets::tracing, Sheets::placement, Sheets::guides, Sheets::mirrored,
-                              Sheets::onWeb, Sheets::labels, Sheets::ways, Sheets::waysWith}) {
+    for (const auto sheets :
+         {Sheets::tracing, Sheets::templates, Sheets::placement, Sheets::guides, Sheets::mirrored,
+          Sheets::onWeb, Sheets::labels, Sheets::ways, Sheets::waysWith}) {
         if (!block->layout && (sheets == Sheets::tracing || sheets == Sheets::onWeb))
             continue; // nothing to trace yet
+        if (sheets == Sheets::templates && !anyOffWeb(*block)) continue;
         if (sheets == Sheets::labels && !anyToKeep(*block)) continue;
         if (sheets == Sheets::ways && !anyToStitch(*block) && sheets != first) continue;
         if (sheets == Sheets::waysWith && !(anyToStitch(*block) && threadNext(m_session))) continue;
@@ -227,7 +241,7 @@ QString SheetCommands::tickCut(const std::vector<PieceId>& pieces) {
     for (const auto id : pieces) {
         const auto* piece = quilt::find(m_session.block()->pieces, id);
         const bool may = piece && piece->work.step < quilt::Step::cleanCut &&
-                         quilt::advanced(piece->work, quilt::Step::cleanCut, !piece->marks->empty());
+                         quilt::advanced(piece->work, quilt::Step::cleanCut, piece->way());
         (may ? cut : others).push_back(id);
     }
     const auto named = [&](const std::vector<PieceId>& ids) {

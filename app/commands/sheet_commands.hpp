@@ -19,7 +19,17 @@ public:
     /// From now on there are a sample printer and a sample cutter.
     void useStandIns();
     /// What is printed of a block.
-    enum class Sheets : std::uint8_t { tracing, placement, guides, mirrored, onWeb, labels, ways, waysWith };
+    enum class Sheets : std::uint8_t {
+        tracing,
+        templates,
+        placement,
+        guides,
+        mirrored,
+        onWeb,
+        labels,
+        ways,
+        waysWith
+    };
     /// Asks how; what is given is proposed first.
     void print(Sheets first);
     /// The screen as a light box.

@@ -157,6 +157,26 @@ void StackCommands::toggleMelts() {
                   : tr("It may be pressed like the others."));
 }
 
+void StackCommands::askJoining() {
+    const auto* block = filled();
+    if (!block) return;
+    auto pieces = m_session.chosen();
+    auto of = words::piecesWords(*block, pieces);
+    if (pieces.empty()) {
+        of = words::said(N_("all pieces of {0}"), {block->name});
+        for (const auto& piece : block->pieces)
+            pieces.push_back(piece.id);
+    }
+    answered(
+        m_session, tr("how pieces are joined"), m_asker.fastening({m_session.quilt(), block->id, pieces, of}),
+        [](const Quilt& quilt, const FasteningAnswer& answer, BlockId id, const std::vector<PieceId>& those) {
+            return edit::join(quilt, id, those, answer.how).and_then([&](const Quilt& joined) {
+                return edit::setQuiltedFirst(joined, id, answer.quiltedFirst);
+            });
+        },
+        block->id, pieces);
+}
+
 void StackCommands::toggleUnit() {
     const auto* piece = chosen();
     const auto* block = m_session.block();

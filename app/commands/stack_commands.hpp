@@ -29,6 +29,8 @@ public:
     void toggleUnit();
     /// The chosen pieces are kept from the iron, or no longer.
     void toggleMelts();
+    /// Asks how the chosen pieces are joined, or all of the block when none is.
+    void askJoining();
     /// Asks which of the units that the overlaps suggest is to be one.
     void offerUnits();
     /// Asks for the background's cloth, strips, creases and how much larger it is cut.

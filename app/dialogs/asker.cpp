@@ -8,6 +8,7 @@
 #include "app/dialogs/arrange_dialog.hpp"
 #include "app/dialogs/edge_dialog.hpp"
 #include "app/dialogs/fabric_dialog.hpp"
+#include "app/dialogs/fastening_dialog.hpp"
 #include "app/dialogs/fitting_dialog.hpp"
 #include "app/dialogs/ground_dialog.hpp"
 #include "app/dialogs/import_dialog.hpp"
@@ -220,6 +221,11 @@ void DialogAsker::lightBox(const LightBoxQuestion& question) {
 
 std::optional<GroundAnswer> DialogAsker::ground(const GroundQuestion& question) {
     GroundDialog dialog(question, m_parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
+}
+
+std::optional<FasteningAnswer> DialogAsker::fastening(const FasteningQuestion& question) {
+    FasteningDialog dialog(question, m_parent);
     return dialog.exec() == QDialog::Accepted ? std::optional(dialog.answer()) : std::nullopt;
 }
 

@@ -5,6 +5,7 @@
 #include "app/questions/arranging.hpp"
 #include "app/questions/blocking.hpp"
 #include "app/questions/edging.hpp"
+#include "app/questions/fastening.hpp"
 #include "app/questions/fitting.hpp"
 #include "app/questions/grounding.hpp"
 #include "app/questions/importing.hpp"
@@ -75,6 +76,7 @@ public:
     virtual void print(const PrintQuestion& question) = 0;
     virtual void lightBox(const LightBoxQuestion& question) = 0;
     virtual std::optional<GroundAnswer> ground(const GroundQuestion& question) = 0;
+    virtual std::optional<FasteningAnswer> fastening(const FasteningQuestion& question) = 0;
     virtual std::optional<UnderlapAnswer> underlap(const UnderlapQuestion& question) = 0;
     virtual std::optional<FabricAnswer> fabrics(const FabricQuestion& question) = 0;
     virtual std::optional<ClothAnswer> cloth(const ClothQuestion& question) = 0;
@@ -129,6 +131,7 @@ public:
     void print(const PrintQuestion& question) override;
     void lightBox(const LightBoxQuestion& question) override;
     std::optional<GroundAnswer> ground(const GroundQuestion& question) override;
+    std::optional<FasteningAnswer> fastening(const FasteningQuestion& question) override;
     std::optional<UnderlapAnswer> underlap(const UnderlapQuestion& question) override;
     std::optional<FabricAnswer> fabrics(const FabricQuestion& question) override;
     std::optional<ClothAnswer> cloth(const ClothQuestion& question) override;

@@ -34,7 +34,7 @@ Panel piecePanel(const Look& look, const quilt::Piece& piece) {
     Panel panel;
     panel.caption = quilt::calledOf(look.block, piece);
     panel.below = sizeOf(look.quilt, box) + "\n" + words::state(piece.work.step);
-    panel.done = piece.work.step >= quilt::Step::cleanCut;
+    panel.done = piece.isPast(quilt::Tread::cut);
     panel.chosen = has(look.next.pieces, piece.id);
     const double border = std::max({box.width() * 0.06, box.height() * 0.06, 3.0});
     panel.box = box.grownBy(border);
@@ -139,8 +139,9 @@ void addPieceRows(const Look& look, Rows& rows) {
             row.detail = words::said(
                 piece.work.marksDrawn ? N_("{0}, marks drawn") : N_("{0}, marks to draw"), {row.detail});
         row.swatch = drawn::clothOf(look.quilt, piece.fabric);
-        row.done = piece.work.step >= quilt::Step::cleanCut;
-        row.next = look.next.step == quilt::Step::marked && has(look.next.pieces, piece.id);
+        row.done = piece.isPast(quilt::Tread::cut);
+        row.next =
+            (look.next.step == quilt::Step::marked || piece.isOffWeb()) && has(look.next.pieces, piece.id);
         rows.rows.push_back(std::move(row));
     }
 }
@@ -154,6 +155,9 @@ ViewParts cutParts(const Look& look) {
     if (look.next.step == quilt::Step::marked)
         for (const auto id : look.next.pieces)
             parts.scene.panels.push_back(piecePanel(look, the(look.block.pieces, id)));
+    if (look.next.join != quilt::Join::fused && look.next.step != quilt::Step::marked)
+        for (const auto id : look.next.pieces)
+            parts.scene.panels.push_back(templatePanel(look, the(look.block.pieces, id)));
     for (const auto& chunk : plan.chunks) // as large as there is room: the others stand in the list
         if (isNext(look, chunk)) parts.scene.panels.push_back(chunkPanel(look, chunk));
     for (const auto& chunk : plan.chunks)

@@ -109,17 +109,6 @@ sheet::Layer heatLayer(const Look& look, const PressPlan& plan) {
     return layer;
 }
 
-/// The pieces shine faintly through the background.
-Panel fromBehind(const Look& look, Panel panel) {
-    auto wash = sheet::box(quilt::cutBox(look.block), look::plaster, {});
-    wash.opacity = 0.6;
-    sheet::Layer layer{"back", {wash}, {}, {}};
-    panel.layers.insert(panel.layers.end() - 3, std::move(layer)); // what is chosen, flags and irons stay
-    panel = turnedOver(std::move(panel));
-    panel.side = Side::back;
-    return panel;
-}
-
 void addPressRows(const Look& look, const PressPlan& plan, Rows& rows) {
     const auto* shown = stageShown(plan);
     for (const auto& stage : plan.stages) {
@@ -171,7 +160,7 @@ void addPieceRows(const Look& look, const PressPlan* plan, Rows& rows) {
     for (const auto& piece : look.block.pieces) {
         Row row{quilt::calledOf(look.block, piece), words::state(piece.work.step), piece.id};
         row.swatch = drawn::clothOf(look.quilt, piece.fabric);
-        row.done = piece.work.step >= quilt::Step::tested;
+        row.done = piece.isPast(quilt::Step::tested);
         if (piece.melts)
             row.detail = words::tr("melts: never under the iron");
         else if (plan)
@@ -203,7 +192,7 @@ ViewParts fuseParts(const Look& look) {
         else if (const auto* stage = stageShown(*plan))
             panel.caption = words::stageName(*stage);
         if (const auto* stage = stageShown(*plan); stage && stage->fromBack && !look.heat)
-            panel = fromBehind(look, std::move(panel));
+            panel = fromBehind(look, std::move(panel), 3);
     }
     addPieceRows(look, plan, parts.rows);
     parts.scene.panels.push_back(std::move(panel));

@@ -37,8 +37,10 @@ Panel wallPanel(const quilt::Quilt& quilt, const quilt::Block& block, bool chose
     panel.box = finish.box;
     for (const auto tread : every<quilt::Tread>()) {
         const auto count = plan::countOf(block, tread);
-        panel.stair[static_cast<std::size_t>(tread)] =
-            count.of ? static_cast<double>(count.done) / count.of : 0;
+        panel.stair[static_cast<std::size_t>(tread)] = count.of > 0
+                                                           ? static_cast<double>(count.done) / count.of
+                                                       : block.pieces.empty() ? 0
+                                                                              : -1;
     }
     return panel;
 }

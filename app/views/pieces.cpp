@@ -4,10 +4,15 @@
 #include "app/look/look.hpp"
 #include "core/sheet/figures.hpp"
 #include "drawn/lines.hpp"
+#include "drawn/templates.hpp"
+#include "words/join_words.hpp"
 #include "words/laid_words.hpp"
 #include "words/lay_words.hpp"
 #include "words/line_words.hpp"
 #include "words/now_words.hpp"
+#include "words/translated.hpp"
+
+#include <algorithm>
 
 namespace up::app {
 
@@ -102,6 +107,45 @@ Panel blockPanel(const Look& look, quilt::Step step, bool creases) {
     panel.layers.push_back(std::move(over));
     panel.layers.push_back(flagLayer(look));
     return panel;
+}
+
+Panel fromBehind(const Look& look, Panel panel, std::ptrdiff_t keep) {
+    auto wash = sheet::box(quilt::cutBox(look.block), look::plaster, {});
+    wash.opacity = 0.6;
+    sheet::Layer layer{"back", {wash}, {}, {}};
+    panel.layers.insert(panel.layers.end() - keep, std::move(layer));
+    panel = turnedOver(std::move(panel));
+    panel.side = Side::back;
+    return panel;
+}
+
+Panel templatePanel(const Look& look, const quilt::Piece& piece) {
+    const auto one = plan::templateOf(piece);
+    Panel panel;
+    panel.side = Side::front;
+    panel.caption = words::said(
+        N_("{0} on {1}"), {quilt::calledOf(look.block, piece), drawn::fabricName(look.quilt, piece.fabric)});
+    panel.below = words::templateWords(look.quilt, one);
+    panel.box = drawn::templateBox(one);
+    panel.layers.push_back(drawn::templateLayer(look.quilt, piece, one, drawn::For::screen));
+    const auto& next = look.next.pieces;
+    panel.chosen = std::find(next.begin(), next.end(), piece.id) != next.end() || piece.id == look.chosen;
+    panel.tag = piece.id;
+    return panel;
+}
+
+void addTemplateRows(std::vector<Row>& rows, const Look& look) {
+    for (const auto& piece : look.block.pieces) {
+        if (!piece.isOffWeb()) continue;
+        Row row{
+            words::said(N_("{0}, {1}"), {quilt::calledOf(look.block, piece), words::joinName(piece.join)}),
+            words::templateWords(look.quilt, plan::templateOf(piece)), piece.id};
+        row.swatch = drawn::clothOf(look.quilt, piece.fabric);
+        row.done = piece.work.step != quilt::Step::toTrace;
+        const auto& next = look.next.pieces;
+        row.next = !row.done && std::find(next.begin(), next.end(), piece.id) != next.end();
+        rows.push_back(std::move(row));
+    }
 }
 
 } // namespace up::app

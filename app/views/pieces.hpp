@@ -31,4 +31,16 @@ void addLineRows(std::vector<Row>& rows, const Look& look);
 /// Pieces bottom first on the background: clear where `step` is done, pale where it is not yet.
 [[nodiscard]] Panel blockPanel(const Look& look, quilt::Step step, bool creases);
 
+/// The block from its back, the pieces shining faintly through the background; the last `keep` layers stay as clear as
+/// they are.
+[[nodiscard]] Panel fromBehind(const Look& look, Panel panel, std::ptrdiff_t keep);
+
+/// A piece without web, from the front, as it is drawn on its cloth and cut.
+[[nodiscard]] Panel templatePanel(const Look& look, const quilt::Piece& piece);
+/// Rows for such pieces; none: nothing is added.
+void addTemplateRows(std::vector<Row>& rows, const Look& look);
+
+/// What is cut away next: from the back, or from the front within a line. Needs `look.next.cutAway`.
+[[nodiscard]] Panel cutAwayPanel(const Look& look);
+
 } // namespace up::app

@@ -9,7 +9,9 @@
 #include "core/plan/stitch/stitch_lines.hpp"
 #include "core/sheet/figures.hpp"
 #include "core/stitch/stitches.hpp"
+#include "words/join_words.hpp"
 #include "words/now_words.hpp"
+#include "words/sentences.hpp"
 #include "words/stitch_words.hpp"
 #include "words/translated.hpp"
 
@@ -264,10 +266,46 @@ std::string titleOf(const StitchPlan& plan) {
                        static_cast<std::size_t>(plan.threadChanges));
 }
 
+/// The edge that is sewn down by hand now.
+void addSewnDown(Panel& panel, const Look& look) {
+    sheet::Layer layer{"sewnDown", {}, {}, quilt::cutBox(look.block)};
+    for (const auto id : look.next.pieces) {
+        const auto& piece = the(look.block.pieces, id);
+        if (piece.join == quilt::Join::turned)
+            sheet::addHaloed(layer.items, sheet::contoursOf(quilt::placed(piece)),
+                             Pen{look::brassBright, 4.6},
+                             Pen{threadColour(look.quilt, piece.thread), 1.2, Dash::dotted});
+    }
+    panel.layers.insert(panel.layers.end() - 1, std::move(layer));
+}
+
+/// What is done without the machine: edges sewn down, cloth cut away.
+Rows handRows(const Look& look) {
+    Rows rows{words::tr("By hand"), {}};
+    for (const auto& piece : look.block.pieces) {
+        if (piece.join != quilt::Join::turned && !goesThrough(quilt::Step::cutAway, piece.way())) continue;
+        const auto next = piece.next();
+        const auto task = next.value_or(piece.work.step);
+        Row row{quilt::calledOf(look.block, piece), next ? words::asTask(task) : words::state(task),
+                piece.id};
+        row.detail = words::said(N_("{0}: {1}"), {words::joinName(piece.join), row.detail});
+        row.swatch = drawn::clothOf(look.quilt, piece.fabric);
+        row.done = !next;
+        row.next = !look.next.pieces.empty() && look.next.pieces.front() == piece.id;
+        rows.rows.push_back(std::move(row));
+    }
+    return rows;
+}
+
 } // namespace
 
 ViewParts stitchParts(const Look& look) {
     ViewParts parts;
+    if (look.next.cutAway) {
+        parts.rows = handRows(look);
+        parts.scene.panels.push_back(cutAwayPanel(look));
+        return parts;
+    }
     auto panel = blockPanel(look, quilt::Step::toTrace, false);
     parts.rows.title = words::tr("To stitch");
     const auto* plan = look.derived.stitching().get();
@@ -296,6 +334,9 @@ ViewParts stitchParts(const Look& look) {
                       parts.rows);
         if (const auto* hints = look.derived.stitchHints().get()) addHints(look, *hints, parts.rows);
     }
+    for (auto& row : handRows(look).rows)
+        parts.rows.rows.push_back(std::move(row));
+    if (!look.next.stitch && look.next.step == quilt::Step::stitched) addSewnDown(panel, look);
     parts.scene.panels.push_back(std::move(panel));
     return parts;
 }

@@ -16,7 +16,7 @@ Rows byFabric(const Look& look) {
     for (const auto& fabric : look.quilt.fabrics) {
         std::vector<PieceId> pieces;
         for (const auto& piece : look.block.pieces)
-            if (piece.fabric == fabric.id) pieces.push_back(piece.id);
+            if (piece.fabric == fabric.id && !piece.isOffWeb()) pieces.push_back(piece.id);
         if (pieces.empty()) continue;
         Row row{fabric.name,
                 words::said(N2_("piece {1}", "pieces {1}"), pieces.size(), {numbersOf(look.block, pieces)}),
@@ -36,6 +36,16 @@ Row chunkRow(const Look& look, const plan::Chunk& chunk) {
     });
     row.next = !row.done && !look.next.pieces.empty() && look.next.pieces.front() == chunk.pieces.front();
     return row;
+}
+
+/// Pieces without web, as they are drawn on their cloth; whether there are any.
+bool addTemplates(const Look& look, ViewParts& parts) {
+    const auto had = parts.scene.panels.size();
+    for (const auto& piece : look.block.pieces)
+        if (piece.isOffWeb()) parts.scene.panels.push_back(templatePanel(look, piece));
+    addTemplateRows(parts.rows.rows, look);
+    parts.scene.flowing = true;
+    return parts.scene.panels.size() > had;
 }
 
 void addUnplaced(const Look& look, Rows& rows) {
@@ -62,6 +72,8 @@ ViewParts traceParts(const Look& look) {
                            "fabric and fits them on {0}."),
                         {web ? web->name : words::tr("the web")});
         parts.rows = byFabric(look);
+        if (!addTemplates(look, parts)) return parts;
+        parts.scene.empty.clear();
         return parts;
     }
     const auto& layout = *look.block.layout;
@@ -80,6 +92,7 @@ ViewParts traceParts(const Look& look) {
     for (const auto& chunk : trace.chunks)
         parts.rows.rows.push_back(chunkRow(look, chunk));
     addUnplaced(look, parts.rows);
+    if (addTemplates(look, parts)) parts.scene.badges = Badges::each;
     return parts;
 }
 

@@ -149,6 +149,8 @@ void Menus::buildStack() {
     add(menu, "stack.unit", tr("&Unit: fuse together first, or not"), QKeySequence("U"),
         [&] { stack.toggleUnit(); });
     add(menu, "stack.melts", tr("&Melts: never under the iron, or not"), {}, [&] { stack.toggleMelts(); });
+    add(menu, "stack.joined", tr("How pieces are &joined…"), QKeySequence("Ctrl+J"),
+        [&] { stack.askJoining(); });
     add(menu, "stack.units", tr("Units &found…"), {}, [&] { stack.offerUnits(); });
     menu->addSeparator();
     add(menu, "lay.ground", tr("&Background…"), QKeySequence("Ctrl+Shift+B"), [&] { stack.askGround(); });

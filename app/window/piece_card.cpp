@@ -73,7 +73,7 @@ PieceCard::PieceCard(Session& session, Asker& asker, QWidget* parent)
     connect(m_down, &QPushButton::clicked, this, [restack] { restack(-1); });
     connect(m_step, &QPushButton::clicked, this, [this] {
         const auto* piece = m_session.piece();
-        const auto next = piece ? quilt::nextStep(piece->work, piece->hasMarks()) : std::nullopt;
+        const auto next = piece ? piece->next() : std::nullopt;
         if (next) emit stepWanted(piece->id, *next);
     });
     connect(m_ruined, &QPushButton::clicked, this, &PieceCard::ruin);
@@ -144,7 +144,7 @@ void PieceCard::refresh() {
     }
     m_fabric->setCurrentIndex(m_fabric->findData(piece->fabric.value));
     m_runsOff->setChecked(piece->runsOff);
-    const auto next = quilt::nextStep(piece->work, piece->hasMarks());
+    const auto next = piece->next();
     m_step->setEnabled(next.has_value());
     m_step->setText(next ? q(words::asTask(*next)) : tr("Done"));
     m_ruined->setEnabled(piece->work.step != quilt::Step::toTrace);

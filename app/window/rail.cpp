@@ -18,6 +18,17 @@
 namespace up::app {
 namespace {
 
+/// Of the steps that it goes through.
+double shareDone(const quilt::Piece& piece) {
+    int done = 0, all = 0;
+    for (const auto step : every<quilt::Step>()) {
+        if (step == quilt::Step::toTrace || step == quilt::Step::marked || !goesThrough(step, piece.way()))
+            continue;
+        ++all, done += step <= piece.work.step ? 1 : 0;
+    }
+    return static_cast<double>(done) / all;
+}
+
 constexpr int idRole = Qt::UserRole, numberRole = Qt::UserRole + 1, colourRole = Qt::UserRole + 2,
               stateRole = Qt::UserRole + 3, doneRole = Qt::UserRole + 4, pathRole = Qt::UserRole + 5;
 
@@ -156,8 +167,7 @@ void Rail::fill() {
             item->setData(numberRole, label);
             item->setData(colourRole, look::q(drawn::clothOf(m_session.quilt(), piece.fabric)));
             item->setData(stateRole, q(words::state(piece.work.step)));
-            item->setData(doneRole,
-                          static_cast<double>(piece.work.step) / static_cast<double>(quilt::Step::stitched));
+            item->setData(doneRole, shareDone(piece));
             item->setData(pathRole, QVariant::fromValue(pathOf(sheet::contoursOf(*piece.outline))));
             item->setData(Qt::AccessibleTextRole,
                           QString("%1 %2, %3, %4")

@@ -17,7 +17,8 @@ namespace {
 constexpr int stairHeight = 86, rise = 5, lowestTread = 40;
 
 QString leftWords(const plan::TreadCount& count, bool empty) {
-    if (empty || count.of == 0) return "–";
+    if (empty) return "–";
+    if (count.of == 0) return tr("not needed");
     if (count.left() == 0) return tr("✓ done");
     return tr("%1 left").arg(count.left());
 }
@@ -30,14 +31,14 @@ QFont fontOf(const QPainter& painter, int pixels, bool bold) {
 }
 
 /// Side by side, or where the tread is narrow one below the other.
-void writeTread(QPainter& painter, const QRect& room, const QString& name, const QString& left,
-                Colour colour) {
+void writeTread(QPainter& painter, const QRect& room, const QString& name, const QString& left, Colour colour,
+                bool unneeded) {
     constexpr int gap = 6;
     const int wide = QFontMetrics(fontOf(painter, 16, true)).horizontalAdvance(name) + gap +
                      QFontMetrics(fontOf(painter, 13, false)).horizontalAdvance(left);
     const bool beside = wide <= room.width();
     const QRect above(room.left(), room.top(), room.width(), beside ? 19 : 15);
-    painter.setPen(look::q(look::ink));
+    painter.setPen(look::q(unneeded ? look::slate : look::ink));
     look::writeFitting(painter, above, Qt::AlignLeft | Qt::AlignVCenter, name, beside ? 16 : 14, true);
     painter.setPen(look::q(colour));
     const QRect below(room.left(), above.bottom(), room.width(), 13);
@@ -86,8 +87,9 @@ void Stair::paintTread(QPainter& painter, View view) const {
     const auto* block = m_session.block();
     const auto count = tread && block ? plan::countOf(*block, *tread) : plan::TreadCount{};
     const bool empty = !block || block->pieces.empty();
+    const bool unneeded = tread && !empty && count.of == 0;
     painter.setPen(QPen(look::q(here ? look::ink : look::line), here ? 2.5 : 1));
-    painter.setBrush(look::q(look::panel));
+    painter.setBrush(look::q(unneeded ? look::plaster : look::panel));
     painter.drawRoundedRect(QRectF(place).adjusted(1, 1, -1, -1), 4, 4);
     if (tread && count.of > 0 && !empty) {
         const double full = static_cast<double>(count.done) / count.of;
@@ -101,9 +103,9 @@ void Stair::paintTread(QPainter& painter, View view) const {
         look::writeFitting(painter, place.adjusted(3, 0, -3, 0), Qt::AlignCenter, nameOf(view), 16, true);
         return;
     }
-    const bool done = !empty && count.left() == 0;
+    const bool done = !empty && !unneeded && count.left() == 0;
     writeTread(painter, place.adjusted(8, 4, -5, -9), nameOf(view), leftWords(count, empty),
-               done ? look::moss : look::slate);
+               done ? look::moss : look::slate, unneeded);
     if (here) {
         painter.setPen(Qt::NoPen);
         painter.setBrush(look::q(look::brass));

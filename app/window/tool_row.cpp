@@ -346,10 +346,10 @@ void ToolRow::refresh() {
                                                 : tr("Lay out"));
     if (!block) return;
     const bool laidOut = block->layout.has_value();
-    const bool open = std::any_of(block->pieces.begin(), block->pieces.end(),
-                                  [](const auto& p) { return p.work.step == quilt::Step::toTrace; });
+    const auto any = [&](auto is) { return std::any_of(block->pieces.begin(), block->pieces.end(), is); };
+    const bool open = any([](const auto& p) { return !p.isOffWeb() && p.work.step == quilt::Step::toTrace; });
     m_layOut->setEnabled(open || m_room.layout.isRunning());
-    m_print->setEnabled(laidOut);
+    m_print->setEnabled(laidOut || any([](const auto& p) { return p.isOffWeb(); }));
     m_compare->setEnabled(laidOut && open && !m_room.layout.isRunning() && !m_room.layout.isComparing());
     m_pin->setEnabled(laidOut && m_session.piece() && m_session.piece()->work.step == quilt::Step::toTrace);
     m_pin->setText(isPinned() ? tr("Let go") : tr("Pin"));

@@ -58,6 +58,7 @@ enum class Code : std::uint8_t {
     notYet,        ///< {piece, step wanted, step that comes first}
     alreadyTraced, ///< {block}
     alreadyFused,  ///< {piece}
+    alreadyJoined, ///< {piece}
     locked,        ///< {piece}
     comesBetween,  ///< pieces cannot be a unit: {piece that lies between them}
     othersMind,    ///< a piece that cannot go over another: {upper, lower, who lies between}

@@ -66,11 +66,15 @@ enum class Kind : std::uint8_t {
     linesUnderIron, ///< traced with a pen that goes with heat, and the iron is still to come: {block}
     fraysOtherwise, ///< stitched farther in or less far than its cloth wants: {piece, how far, how far it wants}
     doesNotFray,    ///< but is to: {piece, fabric}
-    bendsTightly, ///< along its line what is laid puckers: {line, its radius there, radius wanted}
-    endBare,      ///< it is to be covered, and nothing that is laid later does: {line}
-    trimPressed,  ///< melts and lies there, and the iron is still to come: {line}
-    miscounted,   ///< {line, how many are called for, how many have a place}
-    noPieces      ///< {block}
+    bendsTightly,   ///< along its line what is laid puckers: {line, its radius there, radius wanted}
+    endBare,        ///< it is to be covered, and nothing that is laid later does: {line}
+    trimPressed,    ///< melts and lies there, and the iron is still to come: {line}
+    miscounted,     ///< {line, how many are called for, how many have a place}
+    throughBacking, ///< something is to be cut away where batting and backing lie beneath: {piece}
+    holeRunsOff, ///< it is joined from behind, and its line is not closed within the block: {piece, how far over the edge}
+    holeLight, ///< it is darker than the cloth that is cut over it: {piece, that cloth's piece (none: the background)}
+    tooThinToTurn, ///< {piece, its width, width needed}
+    noPieces       ///< {block}
 };
 constexpr auto keysOf(Kind) {
     return std::to_array<std::string_view>(
@@ -85,6 +89,7 @@ constexpr auto keysOf(Kind) {
          "openStretch",    "needleWorn",     "comesOutShort",   "groundSmall",
          "linesOverEdge",  "linesUnderIron", "fraysOtherwise",  "doesNotFray",
          "bendsTightly",   "endBare",        "trimPressed",     "miscounted",
+         "throughBacking", "holeRunsOff",    "holeLight",       "tooThinToTurn",
          "noPieces"});
 }
 [[nodiscard]] constexpr Severity severityOf(Kind kind) {
@@ -130,6 +135,7 @@ enum class Fix : std::uint8_t {
     turnIn,        ///< its ends are turned in
     takeOff,       ///< it is taken off again
     countIsRight,  ///< as many as have a place are called for
+    fuseIt,        ///< it is joined with web, and nothing behind it is cut away
     matchThread,   ///< the thread of the quilt that is nearest to its cloth
     leaveSo        ///< it was looked at and may be; every doubtful finding has it last
 };
@@ -141,7 +147,7 @@ constexpr auto keysOf(Fix) {
          "turnPiece",    "part",        "shoppingList", "drawnThrough", "layStabiliser", "stitchMarks",
          "windBobbin",   "newNeedle",   "narrowSeam",   "frameIt",      "cutLarger",     "moveLinesIn",
          "traceAgain",   "asItFrays",   "narrower",     "layBefore",    "turnIn",        "takeOff",
-         "countIsRight", "matchThread", "leaveSo"});
+         "countIsRight", "fuseIt",      "matchThread",  "leaveSo"});
 }
 
 /// A length that is told apart from others by less than a sixteenth: said to 1/32 in.

@@ -226,7 +226,7 @@ Edited record(const Quilt& quilt, BlockId blockId, const std::vector<PieceId>& p
     for (const PieceId id : pieces) {
         auto* piece = find(block->pieces, id);
         if (!piece) return failure(Code::noSuchPiece, {std::to_string(id.value)});
-        auto work = quilt::advanced(piece->work, step, piece->hasMarks());
+        auto work = quilt::advanced(piece->work, step, piece->way());
         if (!work) {
             work.error().args[0] = piece->name;
             return tl::unexpected(work.error());

@@ -3,6 +3,7 @@
 #include "core/edit/saying.hpp"
 
 #include "core/edit/fitting.hpp"
+#include "core/edit/joining.hpp"
 #include "core/edit/sewing.hpp"
 #include "core/edit/stacking.hpp"
 #include "core/edit/tracing.hpp"
@@ -170,6 +171,7 @@ Edited mended(const Quilt& quilt, const Finding& finding, Fix fix) {
     case Fix::turnIn:
     case Fix::takeOff:
     case Fix::countIsRight: return laidOtherwise(quilt, finding, fix);
+    case Fix::fuseIt: return edit::join(quilt, block, {piece}, {});
     case Fix::matchThread: return threaded(quilt, finding);
     case Fix::leaveSo: return edit::leaveSo(quilt, block, {plan::leftSo(finding)});
     }

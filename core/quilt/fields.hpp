@@ -178,7 +178,8 @@ constexpr auto fieldsOf(Of<Piece>) {
                       unlessUsual("lifts", &T::lifts).of(About::making),
                       unlessUsual("edge", &T::edge),
                       unlessUsual("sewn", &T::sewn).of(About::making),
-                      unlessUsual("stretches", &T::stretches)};
+                      unlessUsual("stretches", &T::stretches),
+                      unlessUsual("join", &T::join)};
 }
 
 constexpr auto fieldsOf(Of<Written>) {
@@ -358,7 +359,8 @@ constexpr auto fieldsOf(Of<Block>) {
                       unlessUsual("beneath", &T::beneath),
                       unlessUsual("battingHolds", &T::battingHolds).within(10, 1000),
                       unlessUsual("fitting", &T::fitting),
-                      unlessUsual("lines", &T::lines)};
+                      unlessUsual("lines", &T::lines),
+                      unlessUsual("quilting", &T::quilting)};
 }
 
 constexpr auto fieldsOf(Of<LogEntry>) {

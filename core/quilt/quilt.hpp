@@ -173,8 +173,15 @@ struct Piece {
     /// Stretches of its edge and marks that are stitched, as its outline is drawn, while not all are.
     Shared<std::vector<shape::Contour>> sewn{};
     std::vector<StretchStitch> stretches{}; ///< of it that are stitched otherwise than its edge
+    Join join = Join::fused;
     bool operator==(const Piece&) const;
     [[nodiscard]] bool hasMarks() const { return !marks->empty(); }
+    [[nodiscard]] Way way() const { return {hasMarks(), join, shine == Shine::cutAway}; }
+    [[nodiscard]] std::optional<Step> next() const { return nextStep(work, way()); }
+    [[nodiscard]] bool isPast(Step step) const { return quilt::isPast(work, way(), step); }
+    [[nodiscard]] bool isPast(Tread tread) const { return quilt::isPast(work, way(), tread); }
+    /// Not web: cut by its template alone.
+    [[nodiscard]] bool isOffWeb() const { return join != Join::fused; }
 };
 
 /// One piece on the web. A point of its reversed outline (mirrored across x = 0) turned by `turn` and then
@@ -253,6 +260,16 @@ struct LeftSo {
     bool operator==(const LeftSo&) const = default;
 };
 
+/// When the layers of a block are quilted together.
+enum class Quilting : std::uint8_t {
+    after, ///< the whole quilt, once it is pieced
+    first, ///< as you go: the background on its batting and backing, before anything is laid on it
+    done   ///< as you go, and it is
+};
+constexpr auto keysOf(Quilting) {
+    return std::to_array<std::string_view>({"after", "first", "done"});
+}
+
 struct Block {
     BlockId id;
     std::string name;
@@ -280,6 +297,7 @@ struct Block {
         Length::ofInches(4, 1); ///< so wide a stretch may be without a stitch, if batting is beneath
     Fitting fitting{};
     std::vector<Line> lines{}; ///< over all pieces
+    Quilting quilting = Quilting::after;
     bool operator==(const Block&) const;
 };
 
@@ -291,10 +309,12 @@ enum class Event : std::uint8_t {
     bonded,
     marked,
     cleanCut,
+    turned,
     laid,
     fused,
     tested,
     stitched,
+    cutAway,
     ruined,
     imported,
     resized,
@@ -303,22 +323,23 @@ enum class Event : std::uint8_t {
     lineLaid,
     lineSewn,
     stripSewn,
+    quilted, ///< its background, as you go
     layout,
     putAway, ///< what was left of the web went back into the stash
     note     ///< whatever else; its words are in the note
 };
 constexpr auto keysOf(Event) {
     return std::to_array<std::string_view>(
-        {"toTrace",   "traced",   "roughCut", "bonded",    "marked",   "cleanCut", "laid",
-         "fused",     "tested",   "stitched", "ruined",    "imported", "resized",  "trimmed",
-         "lineDrawn", "lineLaid", "lineSewn", "stripSewn", "layout",   "putAway",  "note"});
+        {"toTrace",   "traced",   "roughCut", "bonded",    "marked",  "cleanCut", "turned",  "laid",
+         "fused",     "tested",   "stitched", "cutAway",   "ruined",  "imported", "resized", "trimmed",
+         "lineDrawn", "lineLaid", "lineSewn", "stripSewn", "quilted", "layout",   "putAway", "note"});
 }
 /// The steps come first among the events, in their order.
 [[nodiscard]] constexpr Event eventOf(Step step) {
     return static_cast<Event>(step);
 }
 [[nodiscard]] constexpr std::optional<Step> stepOf(Event event) {
-    return event <= Event::stitched ? std::optional(static_cast<Step>(event)) : std::nullopt;
+    return event <= Event::cutAway ? std::optional(static_cast<Step>(event)) : std::nullopt;
 }
 
 struct LogEntry {

@@ -101,8 +101,10 @@ Result<sheet::Page> cutSheet(const Quilt& quilt, const Block& block) {
     auto lines = trace.lines;
     if (lines.empty())
         for (const auto& piece : block.pieces)
-            lines.emplace_back(
-                piece.id, transformed(quilt::reversed(piece), shape::Transform::moveBy(block.width.mm(), 0)));
+            if (!piece.isOffWeb())
+                lines.emplace_back(piece.id, transformed(quilt::reversed(piece),
+                                                         shape::Transform::moveBy(block.width.mm(), 0)));
+    if (lines.empty()) return failure(Code::nothingToDo, {block.name});
     shape::Box all;
     for (const auto& [id, outline] : lines)
         all.take(boundsOf(outline));

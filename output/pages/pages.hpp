@@ -67,6 +67,11 @@ mirroredPlacementPages(const quilt::Quilt& quilt, const quilt::Block& block, con
 [[nodiscard]] Result<std::vector<sheet::Page>>
 labelPages(const quilt::Quilt& quilt, const quilt::Block& block, const PageOptions& options);
 
+/// Templates of pieces without web, as seen: the line, the cut beyond it, folds and clips. Errors: Code::nothingToDo when
+/// all pieces are fused.
+[[nodiscard]] Result<std::vector<sheet::Page>>
+templatePages(const quilt::Quilt& quilt, const quilt::Block& block, const PageOptions& options);
+
 /// The trails that are left: the block with its ways in small, the thread each takes, its legs in words; the first to be
 /// stitched first. Errors: Code::nothingToDo when nothing is left.
 [[nodiscard]] Result<std::vector<sheet::Page>> wayPages(const quilt::Quilt& quilt, const quilt::Block& block,

@@ -125,6 +125,10 @@ public:
     std::optional<app::GroundAnswer> ground(const app::GroundQuestion& question) override {
         return groundAnswer ? groundAnswer(question) : std::nullopt;
     }
+    std::function<std::optional<app::FasteningAnswer>(const app::FasteningQuestion&)> fasteningAnswer;
+    std::optional<app::FasteningAnswer> fastening(const app::FasteningQuestion& question) override {
+        return fasteningAnswer ? fasteningAnswer(question) : std::nullopt;
+    }
     std::function<std::optional<app::UnderlapAnswer>(const app::UnderlapQuestion&)> underlapAnswer;
     std::optional<app::UnderlapAnswer> underlap(const app::UnderlapQuestion& question) override {
         return underlapAnswer ? underlapAnswer(question) : std::nullopt;

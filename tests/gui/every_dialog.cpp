@@ -6,6 +6,7 @@
 #include "app/dialogs/cloth_dialog.hpp"
 #include "app/dialogs/edge_dialog.hpp"
 #include "app/dialogs/fabric_dialog.hpp"
+#include "app/dialogs/fastening_dialog.hpp"
 #include "app/dialogs/fitting_dialog.hpp"
 #include "app/dialogs/ground_dialog.hpp"
 #include "app/dialogs/import_dialog.hpp"
@@ -198,6 +199,9 @@ std::unique_ptr<app::Form> dialogNamed(const std::string& which, Names names) {
                               std::make_shared<plan::Judgement>(plan::judge(owner, plan::planBlock(owner)))});
     if (which == "stripes")
         return std::make_unique<app::StripesDialog>(app::StripesQuestion{quilt, block, piece});
+    if (which == "fastening")
+        return std::make_unique<app::FasteningDialog>(
+            app::FasteningQuestion{quilt, block, {piece}, "3 leaf"});
     if (which == "underlap")
         return std::make_unique<app::UnderlapDialog>(app::UnderlapQuestion{quilt, block});
     if (which == "web") return std::make_unique<app::WebDialog>(quilt.webs[0], measure::System::inches);

@@ -22,10 +22,11 @@ struct Ground {
 [[nodiscard]] quilt::Quilt nameless(quilt::Quilt quilt);
 
 enum class Names : std::uint8_t { words, numbers };
-inline constexpr std::array everyDialog{
-    "arrange", "block",   "cloth",   "edges",   "fabrics", "ground",   "iron",  "thread", "stitch", "stretch",
-    "supply",  "threads", "import",  "light",   "machine", "pages",    "print", "shape",  "size",   "fitting",
-    "laid",    "line",    "setting", "stripes", "turn",    "underlap", "web",   "which"};
+inline constexpr std::array everyDialog{"arrange", "block",    "cloth",   "edges",   "fabrics",  "ground",
+                                        "iron",    "thread",   "stitch",  "stretch", "supply",   "threads",
+                                        "import",  "light",    "machine", "pages",   "print",    "shape",
+                                        "size",    "fitting",  "laid",    "line",    "setting",  "stripes",
+                                        "turn",    "underlap", "web",     "which",   "fastening"};
 [[nodiscard]] std::unique_ptr<app::Form> dialogNamed(const std::string& which, Names names = Names::words);
 
 } // namespace up::test

@@ -74,7 +74,7 @@ TEST(AgainstRsvg, TheSampleDrawingsHaveTheSameSilhouettes) {
         EXPECT_GE(both / either, 0.99) << path;
         ++seen;
     }
-    EXPECT_EQ(seen, 11);
+    EXPECT_EQ(seen, 13);
 }
 
 } // namespace

@@ -61,7 +61,7 @@ Quilt upTo(Quilt quilt, quilt::Step last, std::vector<PieceId> pieces = {}) {
         for (const auto& piece : quilt.blocks[0].pieces)
             pieces.push_back(piece.id);
     for (auto step : every<quilt::Step>())
-        if (step != quilt::Step::toTrace && step != quilt::Step::marked && step <= last)
+        if (step != quilt::Step::toTrace && goesThrough(step, quilt::Way{}) && step <= last)
             quilt = must(edit::record(quilt, quilt.blocks[0].id, pieces, step, 1));
     return quilt;
 }

@@ -154,7 +154,7 @@ TEST(MachineLines, AreStitchedAmongTheEdges) {
     EXPECT_TRUE(plan::planLines(quilt.blocks[0]).parts.empty()) << "no floss";
     EXPECT_FALSE(plan::isReady(quilt.blocks[0], runs.front()));
     for (auto step : every<quilt::Step>())
-        if (step != quilt::Step::toTrace && step != quilt::Step::marked && step != quilt::Step::stitched)
+        if (step != quilt::Step::toTrace && goesThrough(step, quilt::Way{}) && step != quilt::Step::stitched)
             quilt = must(edit::record(quilt, block,
                                       {quilt.blocks[0].pieces[0].id, quilt.blocks[0].pieces[1].id}, step, 1));
     EXPECT_FALSE(plan::isReady(quilt.blocks[0], runs.front())) << "not traced";
@@ -248,7 +248,7 @@ TEST(NowOnFinish, LinesComeBeforeTheTrimming) {
     auto quilt = twoSquares();
     const auto block = quilt.blocks[0].id;
     for (auto step : every<quilt::Step>())
-        if (step != quilt::Step::toTrace && step != quilt::Step::marked)
+        if (step != quilt::Step::toTrace && goesThrough(step, quilt::Way{}))
             quilt = must(edit::record(quilt, block,
                                       {quilt.blocks[0].pieces[0].id, quilt.blocks[0].pieces[1].id}, step, 1));
     quilt = with(quilt, straight({10, 10}, {210, 10}));

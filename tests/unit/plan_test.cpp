@@ -29,7 +29,7 @@ Quilt done(Quilt quilt, std::vector<std::size_t> pieces, Step upTo) {
         if (step == Step::toTrace || step > upTo) continue;
         std::vector<PieceId> ids;
         for (const auto i : pieces)
-            if (step != Step::marked || block(quilt).pieces[i].hasMarks()) ids.push_back(piece(quilt, i));
+            if (goesThrough(step, block(quilt).pieces[i].way())) ids.push_back(piece(quilt, i));
         quilt = must(edit::record(quilt, block(quilt).id, ids, step, 1));
     }
     return quilt;

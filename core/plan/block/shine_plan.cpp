@@ -151,7 +151,8 @@ std::vector<Shining> shiningIn(const quilt::Quilt& quilt, const quilt::Block& bl
     const Looker looker(quilt, block, plan);
     std::vector<Shining> out;
     for (std::size_t i = 0; i < block.pieces.size(); ++i)
-        if (block.pieces[i].shine == quilt::Shine::ask) looker.at(i, out);
+        if (block.pieces[i].shine == quilt::Shine::ask && block.pieces[i].join != quilt::Join::reverse)
+            looker.at(i, out);
     std::stable_sort(out.begin(), out.end(),
                      [](const Shining& a, const Shining& b) { return a.where.area() > b.where.area(); });
     return out;

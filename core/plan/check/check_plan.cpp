@@ -81,7 +81,7 @@ Found checkBlock(const quilt::Quilt& quilt, const quilt::Block& block, const Blo
                  const Judgement& judged, const Doubts& doubts, const StitchPlan* stitching) {
     Looking look{quilt, block, plan, judged, doubts, stitching};
     for (const auto family : {checkEdges, checkHands, checkShapes, checkWork, checkWeb, checkStack,
-                              checkCloth, checkSewing, checkFit, checkLaid})
+                              checkCloth, checkSewing, checkFit, checkLaid, checkJoining})
         family(look);
     std::stable_sort(look.out.begin(), look.out.end(), [](const Finding& a, const Finding& b) {
         return a.kind != b.kind ? a.kind < b.kind : a.weight > b.weight;

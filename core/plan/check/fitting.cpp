@@ -65,9 +65,8 @@ void checkLines(Looking& look) {
     }
     if (far > least)
         look.addOfBlock(Kind::linesOverEdge, {block.id, Length::ofMm(far)}, {Fix::moveLinesIn}).weight = far;
-    const bool ironToCome = std::any_of(block.pieces.begin(), block.pieces.end(), [](const auto& piece) {
-        return piece.work.step < quilt::Step::tested;
-    });
+    const bool ironToCome = std::any_of(block.pieces.begin(), block.pieces.end(),
+                                        [](const auto& piece) { return !piece.isPast(quilt::Step::tested); });
     if (goes && ironToCome) look.addOfBlock(Kind::linesUnderIron, {block.id}, {Fix::traceAgain});
 }
 

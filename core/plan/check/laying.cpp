@@ -46,9 +46,8 @@ void checkLaid(Looking& look) {
     const auto plan = planLaid(block);
     checkBends(look, plan);
     checkEnds(look, plan);
-    const bool ironToCome = std::any_of(block.pieces.begin(), block.pieces.end(), [](const auto& piece) {
-        return piece.work.step < quilt::Step::tested;
-    });
+    const bool ironToCome = std::any_of(block.pieces.begin(), block.pieces.end(),
+                                        [](const auto& piece) { return !piece.isPast(quilt::Step::tested); });
     for (const auto& line : block.lines) {
         if (!line.laid) continue;
         if (line.laid->melts && line.laid->done > 0 && ironToCome)

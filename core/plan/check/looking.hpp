@@ -30,15 +30,16 @@ struct Looking {
 };
 
 // --- the families
-void checkEdges(Looking& look);  ///< each piece against the block's edges, and what shows of it
-void checkHands(Looking& look);  ///< which way round pieces and letters are
-void checkShapes(Looking& look); ///< what is too thin
-void checkWork(Looking& look);   ///< what was done too early, or not in time
-void checkWeb(Looking& look);    ///< the layout against web, off-cuts and pieces
-void checkStack(Looking& look);  ///< how pieces lie on each other
-void checkSewing(Looking& look); ///< what was stitched, and what it takes to stitch the rest
-void checkFit(Looking& look);    ///< whether the block comes out as large as it should
-void checkLaid(Looking& look);   ///< what is laid along lines: how it bends, its ends, how many there are
-void checkCloth(Looking& look);  ///< what shines through, and what gets stiff
+void checkEdges(Looking& look);   ///< each piece against the block's edges, and what shows of it
+void checkHands(Looking& look);   ///< which way round pieces and letters are
+void checkShapes(Looking& look);  ///< what is too thin
+void checkWork(Looking& look);    ///< what was done too early, or not in time
+void checkWeb(Looking& look);     ///< the layout against web, off-cuts and pieces
+void checkStack(Looking& look);   ///< how pieces lie on each other
+void checkSewing(Looking& look);  ///< what was stitched, and what it takes to stitch the rest
+void checkFit(Looking& look);     ///< whether the block comes out as large as it should
+void checkLaid(Looking& look);    ///< what is laid along lines: how it bends, its ends, how many there are
+void checkJoining(Looking& look); ///< pieces without web, and what is cut away
+void checkCloth(Looking& look);   ///< what shines through, and what gets stiff
 
 } // namespace up::plan

@@ -16,6 +16,11 @@ using check::Fix;
 using check::Kind;
 using quilt::Step;
 
+/// Its edge is still to be stitched, and not by hand.
+bool isByMachine(const quilt::Piece& piece) {
+    return piece.work.step < Step::stitched && piece.join != quilt::Join::turned;
+}
+
 std::size_t indexOf(const Looking& look, PieceId piece) {
     return static_cast<std::size_t>(quilt::numberOf(look.block, piece)) - 1;
 }
@@ -28,7 +33,7 @@ void tooEarly(Looking& look) {
         const auto &lower = look.stitching->runs[before.first], &upper = look.stitching->runs[before.then];
         if (lower.isDone() || upper.sewn == 0 || !upper.isDone()) continue;
         const auto i = indexOf(look, lower.piece), j = indexOf(look, upper.piece);
-        if (look.piece(j).work.step == Step::stitched || !told.emplace(lower.piece, upper.piece).second)
+        if (look.piece(j).work.step >= Step::stitched || !told.emplace(lower.piece, upper.piece).second)
             continue;
         look.addPair(Kind::stitchedTooEarly, i, j).spot = before.at;
     }
@@ -38,7 +43,7 @@ void begun(Looking& look) {
     const auto on = look.quilt.machine.thread;
     for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
         const auto& piece = look.piece(i);
-        if (!on || piece.thread == on || piece.sewn->empty() || piece.work.step == Step::stitched) continue;
+        if (!on || piece.thread == on || piece.sewn->empty() || piece.work.step >= Step::stitched) continue;
         const auto left = look.stitching->leftOf(piece.id).open;
         if (left == measure::Length()) continue;
         look.add(Kind::begunBefore, i, {left, piece.thread, on}).weight = left.mm();
@@ -48,7 +53,7 @@ void begun(Looking& look) {
 void threads(Looking& look) {
     std::vector<PieceId> without;
     for (const auto& piece : look.block.pieces)
-        if (piece.work.step >= Step::fused && piece.work.step < Step::stitched &&
+        if (piece.next() && *piece.next() > Step::laid && piece.work.step < Step::stitched &&
             !find(look.quilt.threads, piece.thread))
             without.push_back(piece.id);
     if (without.empty()) return;
@@ -63,7 +68,7 @@ void fraying(Looking& look) {
         const auto& piece = look.piece(i);
         const auto& edge = stitchOf(look.block, piece);
         const auto* fabric = find(look.quilt.fabrics, piece.fabric);
-        if (!fabric || edge.kind != quilt::StitchKind::frayed || piece.work.step == Step::stitched) continue;
+        if (!fabric || edge.kind != quilt::StitchKind::frayed || !isByMachine(piece)) continue;
         const auto wanted = quilt::frayInset(fabric->weave);
         constexpr double hair = 25.4 / 64; // mm
         if (!wanted)
@@ -79,7 +84,7 @@ void stabiliser(Looking& look) {
     if (look.block.beneath != quilt::Beneath::nothing) return;
     std::vector<PieceId> pieces;
     for (const auto& piece : look.block.pieces)
-        if (piece.work.step != Step::stitched && wantsStabiliser(stitchOf(look.block, piece).kind))
+        if (isByMachine(piece) && wantsStabiliser(stitchOf(look.block, piece).kind))
             pieces.push_back(piece.id);
     if (!pieces.empty()) look.addOfBlock(Kind::noStabiliser, {pieces}, {Fix::layStabiliser});
 }

@@ -7,6 +7,7 @@ namespace up::plan {
 void checkShapes(Looking& look) {
     using measure::Length;
     for (std::size_t i = 0; i < look.block.pieces.size(); ++i) {
+        if (look.piece(i).join == quilt::Join::turned) continue; // it has a measure of its own
         const auto& stitch = quilt::stitchOf(look.block, look.piece(i));
         const auto needed = leastWidth(stitch);
         const auto& judged = look.judged.pieces[i];

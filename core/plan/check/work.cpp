@@ -11,15 +11,16 @@ using quilt::Step;
 void marks(Looking& look, std::size_t i) {
     const auto& piece = look.piece(i);
     if (!piece.hasMarks() || piece.work.marksDrawn) return;
-    if (piece.work.step == Step::cleanCut) look.add(Kind::marksToDraw, i);
-    if (piece.work.step >= Step::laid) look.add(Kind::marksLost, i, {}, {check::Fix::drawnThrough});
+    if (piece.work.step == Step::cleanCut && !piece.isOffWeb()) look.add(Kind::marksToDraw, i);
+    if (piece.work.step >= Step::laid && !piece.isOffWeb())
+        look.add(Kind::marksLost, i, {}, {check::Fix::drawnThrough});
 }
 
 void order(Looking& look) {
     for (const auto& overlap : look.plan.stack.overlaps) {
-        const auto upper = look.piece(overlap.upper).work.step, lower = look.piece(overlap.lower).work.step;
+        const auto &upper = look.piece(overlap.upper), &lower = look.piece(overlap.lower);
         for (const Step step : {Step::stitched, Step::fused}) {
-            if (upper < step || lower >= step) continue;
+            if (upper.work.step < step || lower.isPast(step)) continue;
             look.addPair(Kind::laidOutOfOrder, overlap.upper, overlap.lower, {step});
             break;
         }

@@ -191,7 +191,7 @@ LaidPlan planLaid(const quilt::Block& block) {
 }
 
 bool mayLay(const quilt::Block& block, const Line& line) {
-    const auto isPressed = [](const quilt::Piece& piece) { return piece.work.step >= quilt::Step::tested; };
+    const auto isPressed = [](const quilt::Piece& piece) { return piece.isPast(quilt::Step::tested); };
     if (line.laid && line.laid->melts)
         return std::all_of(block.pieces.begin(), block.pieces.end(), isPressed);
     shape::Box box;

@@ -22,7 +22,7 @@ BlockHeat::BlockHeat(const quilt::Block& block, const BlockPlan& plan, const qui
     for (std::size_t i = 0; i < block.pieces.size(); ++i) {
         m_recorded.push_back(m_heatings[i].size());
         const auto step = block.pieces[i].work.step;
-        if (!web) continue;
+        if (!web || block.pieces[i].isOffWeb()) continue;
         if (step >= Step::bonded) m_before[i] += web->first.seconds;
         if (step >= Step::fused && !isRecorded[i]) m_before[i] += web->final.seconds;
     }

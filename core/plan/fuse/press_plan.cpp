@@ -3,6 +3,7 @@
 
 #include "core/plan/fuse/done_presses.hpp"
 #include "core/plan/fuse/edge_tests.hpp"
+#include "core/quilt/holes.hpp"
 #include "core/shape/widths.hpp"
 
 #include <algorithm>
@@ -51,7 +52,8 @@ public:
             addLayers();
         else
             addOnBlock(m_open, -1);
-        if (!m_web || m_web->fromBack) add({StageKind::block, 0, -1, true, {}, 0, {}, {}}, m_toTurn);
+        if ((!m_web || m_web->fromBack) && m_block.quilting == quilt::Quilting::after)
+            add({StageKind::block, 0, -1, true, {}, 0, {}, {}}, m_toTurn);
         addAgain();
         if (m_trouble) return tl::unexpected(*m_trouble);
         tallyHeat();
@@ -63,8 +65,13 @@ private:
     void sort(std::size_t i, bool onlyLaid) {
         const auto& piece = m_block.pieces[i];
         const auto step = piece.work.step;
+        if (piece.isOffWeb()) {
+            if (piece.join != quilt::Join::reverse) m_onBlock.push_back(i); // from behind it is covered
+            return;
+        }
         if (step >= Step::fused || piece.melts) m_onBlock.push_back(i);
-        if (piece.melts || (onlyLaid && step < Step::laid)) return;
+        if (piece.melts || (onlyLaid && step < Step::laid) || (step < Step::laid && holeBefore(m_block, i)))
+            return;
         if (step < Step::fused) m_open.push_back(i);
         if (step < Step::fused || (step == Step::fused && isRecorded(piece.id))) m_toTurn.push_back(i);
         if (step == Step::fused && piece.lifts) m_lifting.push_back(i);

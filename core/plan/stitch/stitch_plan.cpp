@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plan/stitch/stitch_plan.hpp"
 
+#include "core/quilt/holes.hpp"
 #include "core/quilt/laying.hpp"
 #include "core/shape/stretches.hpp"
 #include "core/stack/showing.hpp"
@@ -66,7 +67,8 @@ public:
         const auto laid = coverOf(block);
         for (std::size_t i = 0; i < block.pieces.size(); ++i) {
             const auto dotted = alongDotted(block.pieces[i]);
-            if (stitchOf(block, block.pieces[i]).kind != quilt::StitchKind::allOver)
+            if (stitchOf(block, block.pieces[i]).kind != quilt::StitchKind::allOver &&
+                block.pieces[i].join != quilt::Join::turned) // by hand
                 for (const auto& edge : plan.visibleEdges[i])
                     for (const auto& open : freeOf(edge, laid.ofEdges))
                         add(i, true, open, dotted);
@@ -182,7 +184,7 @@ void look(StitchRun& run, const quilt::Block& block, const Piece& piece, const A
             }));
     }
     run.allowed = passesOf(run.edge);
-    if (piece.work.step == quilt::Step::stitched) run.sewn = run.allowed.front();
+    if (piece.work.step >= quilt::Step::stitched) run.sewn = run.allowed.front();
     run.sewnBefore = run.sewn;
 }
 
@@ -229,6 +231,7 @@ std::vector<StitchRun> runsFor(const quilt::Block& block, const Gathered& gather
         const auto& piece = block.pieces[line.piece];
         out.push_back({piece.id, piece.thread, line.isEdge, run.points, run.closed});
         look(out.back(), block, piece, along[line.piece]);
+        out.back().waits = piece.work.step < quilt::Step::stitched && waitsToBeStitched(block, line.piece);
     }
     return out;
 }
@@ -293,7 +296,7 @@ StitchPlan planStitching(const quilt::Block& block, const BlockPlan& plan, const
     for (std::size_t i = 0; i < now.size(); ++i) {
         left.push_back(lines[runs.runs[i].line]);
         const auto passes = stillToSew(now[i]);
-        done.push_back(passes.empty());
+        done.push_back(passes.empty() || now[i].waits);
         if (!passes.empty()) left.back().passes = passes;
         runs.runs[i].line = i;
     }
@@ -318,12 +321,13 @@ StitchPlan planStitching(const quilt::Block& block, const BlockPlan& plan, const
 
 bool isReady(const quilt::Block& block, PieceId id) {
     const auto& piece = the(block.pieces, id);
-    return quilt::advanced(piece.work, quilt::Step::stitched, piece.hasMarks()).has_value();
+    const auto index = static_cast<std::size_t>(&piece - block.pieces.data());
+    return piece.next() == quilt::Step::stitched && !waitsToBeStitched(block, index);
 }
 
 bool mayTrace(const quilt::Block& block, const StitchRun& run) {
     return std::all_of(run.on.begin(), run.on.end(),
-                       [&](PieceId id) { return the(block.pieces, id).work.step >= quilt::Step::tested; });
+                       [&](PieceId id) { return the(block.pieces, id).isPast(quilt::Step::tested); });
 }
 
 bool isReady(const quilt::Block& block, const StitchRun& run) {

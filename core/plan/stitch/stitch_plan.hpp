@@ -21,7 +21,8 @@ struct StitchRun {
     int sewn = 0;                ///< so often it is now
     LineId of{};                 ///< a line of the block
     std::vector<PieceId> on{};   ///< pieces beneath such a line
-    [[nodiscard]] bool isDone() const { return sewn >= sewnBefore + passes; }
+    bool waits = false;          ///< for a hole, or for work by hand: it is in no trail yet
+    [[nodiscard]] bool isDone() const { return !waits && sewn >= sewnBefore + passes; }
     bool operator==(const StitchRun&) const = default;
     [[nodiscard]] measure::Length length() const { return measure::Length::ofMm(shape::lengthOf(line)); }
 };

@@ -55,7 +55,8 @@ public:
           m_left(webLeft(quilt, block, m_kept, options.offCuts)),
           m_school(options.school.value_or(block.school)) {
         for (const auto& piece : block.pieces)
-            if (!m_kept.has(piece.id)) (isTooLarge(piece) ? m_tooLarge : m_free).push_back(&piece);
+            if (!m_kept.has(piece.id) && !piece.isOffWeb())
+                (isTooLarge(piece) ? m_tooLarge : m_free).push_back(&piece);
         m_parts = partsOf(quilt, m_free);
         m_groups = groupsOf(m_free);
     }
@@ -253,14 +254,14 @@ Result<Layout> layOut(const quilt::Quilt& quilt, const Block& block, const Trace
                       up::Job& control) {
     if (block.pieces.empty() || !find(quilt.webs, block.web)) return failure(Code::nothingToDo, {block.name});
     LayingOut work(quilt, block, options, control);
-    if (!work.hasWork()) return *block.layout;
+    if (!work.hasWork()) return block.layout.value_or(Layout{block.web, {}});
     return work.run();
 }
 
 std::vector<School> schoolsFor(const quilt::Quilt& quilt, const Block& block) {
     std::vector<const Piece*> pieces;
     for (const auto& piece : block.pieces)
-        pieces.push_back(&piece);
+        if (!piece.isOffWeb()) pieces.push_back(&piece);
     const auto parts = partsOf(quilt, pieces);
     const auto groups = groupsOf(pieces);
     std::vector<School> out;

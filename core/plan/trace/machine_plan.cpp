@@ -49,7 +49,7 @@ Result<MachinePlan> planMachine(const quilt::Quilt& quilt, const quilt::Block& b
     std::map<FabricId, std::vector<const Piece*>> groups;
     std::size_t count = 0;
     for (const auto& piece : block.pieces) {
-        if (options.below && longerSide(piece) > options.below->mm()) {
+        if (piece.isOffWeb() || (options.below && longerSide(piece) > options.below->mm())) {
             out.byHand.push_back(piece.id);
             continue;
         }

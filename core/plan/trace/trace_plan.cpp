@@ -115,7 +115,7 @@ TracePlan planTrace(const quilt::Quilt& quilt, const Block& block, const Layout&
     for (const auto& piece : block.pieces) {
         const auto* traced = tracedOf(layout, piece.id);
         if (!traced) {
-            plan.stale = plan.stale || !isUnplaced(layout, piece.id);
+            plan.stale = plan.stale || (!piece.isOffWeb() && !isUnplaced(layout, piece.id));
             continue;
         }
         plan.lines.emplace_back(piece.id, transformed(quilt::reversed(piece), quilt::onSheet(*traced)));

@@ -3,6 +3,7 @@
 
 #include "core/plan/trace/remains.hpp"
 #include "core/plan/work/progress.hpp"
+#include "core/quilt/holes.hpp"
 #include "core/quilt/laying.hpp"
 
 #include <algorithm>
@@ -19,7 +20,7 @@ const quilt::Piece& pieceOf(const Block& block, PieceId id) {
 }
 
 std::optional<Step> nextOf(const quilt::Piece& piece) {
-    return quilt::nextStep(piece.work, piece.hasMarks());
+    return piece.next();
 }
 
 Now onTread(Tread tread, const Block& block) {
@@ -43,13 +44,29 @@ Now stepFor(Tread tread, const Block& block, Step step, std::vector<PieceId> pie
     now.what = What::step;
     now.step = step;
     now.pieces = std::move(pieces);
-    now.caution = cautionFor(step);
     const auto& first = pieceOf(block, now.pieces.front());
+    now.join = first.join;
+    now.caution = step == Step::laid && first.isOffWeb() ? Caution::glue : cautionFor(step);
     const bool one = std::all_of(now.pieces.begin(), now.pieces.end(),
                                  [&](PieceId id) { return pieceOf(block, id).fabric == first.fabric; });
     now.fabric = one ? first.fabric : FabricId{};
     now.thread = first.thread;
     return now;
+}
+
+/// Pieces without web, of one cloth and joined one way, that come to the same step on this tread; edges are turned one by
+/// one.
+Now byTemplate(Tread tread, const Block& block) {
+    std::vector<PieceId> pieces;
+    const quilt::Piece* first = nullptr;
+    for (const auto& piece : block.pieces) {
+        const auto next = piece.next();
+        if (!piece.isOffWeb() || !next || quilt::treadOf(*next) != tread) continue;
+        if (!first) first = &piece;
+        if (piece.fabric != first->fabric || piece.join != first->join || next != first->next()) continue;
+        if (pieces.empty() || next != Step::turned) pieces.push_back(piece.id);
+    }
+    return first ? stepFor(tread, block, *first->next(), std::move(pieces)) : goOn(tread, block);
 }
 
 /// The first chunk with pieces whose next step is on this tread; those pieces with that step.
@@ -65,7 +82,7 @@ Now chunkWise(Tread tread, const Block& block, const TracePlan& trace) {
         }
         if (step) return stepFor(tread, block, *step, std::move(pieces));
     }
-    return goOn(tread, block);
+    return byTemplate(tread, block);
 }
 
 bool waitsForCloth(const BondPlan& bonding) {
@@ -80,6 +97,12 @@ Pen penFor(const Block& block, const BlockPlan& plan, const std::vector<PieceId>
             block.pieces[i].hasMarks() && adviceForMarks(block, plan, i).pen == Pen::washesOut)
             return Pen::washesOut;
     return Pen::permanent;
+}
+
+bool hasWebToTrace(const Block& block) {
+    return std::any_of(block.pieces.begin(), block.pieces.end(), [](const quilt::Piece& piece) {
+        return !piece.isOffWeb() && piece.work.step == Step::toTrace;
+    });
 }
 
 Now cutting(const Block& block, const Known& known) {
@@ -105,12 +128,23 @@ Now cutting(const Block& block, const Known& known) {
     return now;
 }
 
-/// The lowest piece that may be laid; its marks first, while the paper is still on.
+bool isAnyLaid(const Block& block) {
+    return std::any_of(block.pieces.begin(), block.pieces.end(),
+                       [](const quilt::Piece& piece) { return piece.work.step >= Step::laid; });
+}
+
+/// The lowest piece that may be laid; its marks first, while the paper is still on. Before all the background is quilted,
+/// as you go.
 Now laying(const Block& block, const BlockPlan& plan) {
+    if (block.quilting == quilt::Quilting::first && !isAnyLaid(block)) {
+        Now now = onTread(Tread::lay, block);
+        now.what = What::quiltGround, now.caution = Caution::needle;
+        return now;
+    }
     for (std::size_t i = 0; i < block.pieces.size(); ++i) {
         if (!mayDo(block, plan, i, Step::laid)) continue;
         const auto& piece = block.pieces[i];
-        const bool marksFirst = quilt::losesMarks(piece.work, Step::laid, piece.hasMarks());
+        const bool marksFirst = quilt::losesMarks(piece.work, Step::laid, piece.way());
         auto now = stepFor(Tread::lay, block, marksFirst ? Step::marked : Step::laid, {piece.id});
         if (marksFirst) now.pen = penFor(block, plan, now.pieces);
         now.lay = layStep(plan, planGround(block), i);
@@ -246,8 +280,26 @@ const quilt::Line* toLay(const Block& block) {
     return nullptr;
 }
 
+/// What is cut away once a piece is stitched; then an edge that is sewn by hand.
+std::optional<Now> byHand(const Block& block, const BlockPlan& plan) {
+    for (std::size_t i = 0; i < block.pieces.size(); ++i) {
+        if (block.pieces[i].next() != Step::cutAway) continue;
+        Now now = stepFor(Tread::stitch, block, Step::cutAway, {block.pieces[i].id});
+        now.cutAway = cutAwayOf(block, plan, i);
+        return now;
+    }
+    for (std::size_t i = 0; i < block.pieces.size(); ++i)
+        if (block.pieces[i].join == quilt::Join::turned && mayDo(block, plan, i, Step::stitched)) {
+            Now now = stepFor(Tread::stitch, block, Step::stitched, {block.pieces[i].id});
+            now.caution = Caution::handNeedle;
+            return now;
+        }
+    return {};
+}
+
 /// Leg by leg as it is planned, lines traced before them; then pieces of which nothing shows.
 Now stitching(const Block& block, const BlockPlan& plan, const Known& known) {
+    if (auto now = byHand(block, plan)) return *now;
     if (allThatMay(block, plan, Step::stitched).empty() && !hasLinesToSew(block))
         return goOn(Tread::stitch, block);
     const auto* planned = known.stitching ? known.stitching() : nullptr;
@@ -278,7 +330,7 @@ Now stitching(const Block& block, const BlockPlan& plan, const Known& known) {
     for (std::size_t i = 0; i < block.pieces.size(); ++i) {
         const auto id = block.pieces[i].id;
         const bool waits = std::find(waiting.begin(), waiting.end(), id) != waiting.end();
-        if (!waits && mayDo(block, plan, i, Step::stitched))
+        if (!waits && !quilt::waitsToBeStitched(block, i) && mayDo(block, plan, i, Step::stitched))
             return stepFor(Tread::stitch, block, Step::stitched, {id});
     }
     return goOn(Tread::stitch, block);
@@ -361,8 +413,10 @@ Now finishing(const Block& block, const Known& known) {
 Caution cautionFor(Step step) {
     switch (step) {
     case Step::bonded:
+    case Step::turned:
     case Step::fused: return Caution::iron;
     case Step::roughCut:
+    case Step::cutAway:
     case Step::cleanCut: return Caution::scissors;
     case Step::stitched: return Caution::needle;
     case Step::toTrace:
@@ -386,7 +440,7 @@ Now nowOn(Tread tread, const Block& block, const Known& known) {
     switch (tread) {
     case Tread::draw: return goOn(tread, block);
     case Tread::trace:
-        if (now.left > 0 && (!block.layout || trace.stale)) {
+        if (now.left > 0 && (!block.layout || trace.stale) && hasWebToTrace(block)) {
             now.what = What::layOut;
             return now;
         }

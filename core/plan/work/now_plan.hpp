@@ -9,6 +9,7 @@
 #include "core/plan/finish/line_plan.hpp"
 #include "core/plan/fuse/press_plan.hpp"
 #include "core/plan/lay/dry_lay.hpp"
+#include "core/plan/stitch/cut_away.hpp"
 #include "core/plan/stitch/legs.hpp"
 #include "core/plan/trace/trace_plan.hpp"
 
@@ -25,9 +26,10 @@ enum class What : std::uint8_t {
     findPresses, ///< wait: where the iron goes is being worked out
     findWays,    ///< the same of the needle
     putAway,
-    layOnCloth, ///< there is cloth, and chunks wait that nobody has laid on it
-    drawLines,  ///< onto the cloth: `line` says which
-    sewLine,    ///< by hand: `line` says what
+    quiltGround, ///< as you go
+    layOnCloth,  ///< there is cloth, and chunks wait that nobody has laid on it
+    drawLines,   ///< onto the cloth: `line` says which
+    sewLine,     ///< by hand: `line` says what
     layLine,  ///< what is laid along a line or set at its places, or its stitching by hand: `laid` says what
     trim,     ///< `finish` says to what
     sewStrip, ///< on the block: `finish` says which
@@ -118,6 +120,8 @@ struct Now {
     std::optional<LineNow> line{};     ///< for What::drawLines and sewLine
     std::optional<LaidNow> laid{};     ///< for What::layLine
     std::optional<Pen> pen{};          ///< for drawing marks
+    quilt::Join join{};                ///< for What::step: of all its pieces
+    std::optional<CutAway> cutAway{};  ///< for Step::cutAway
 };
 
 /// What is known of a block. The functions are asked only when it matters.

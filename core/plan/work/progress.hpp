@@ -12,14 +12,14 @@ namespace up::plan {
 [[nodiscard]] Result<void> mayDo(const quilt::Block& block, const BlockPlan& plan, std::size_t index,
                                  quilt::Step step);
 
-/// How many pieces have done each tread, and of how many; lines of the machine are stitched among them; draw and finish count the block itself.
+/// How many pieces have done each tread, and of how many go over it; lines of the machine are stitched among them; draw and finish count the block itself.
 struct TreadCount {
     int done = 0, of = 0;
     [[nodiscard]] int left() const { return of - done; }
 };
 [[nodiscard]] TreadCount countOf(const quilt::Block& block, quilt::Tread tread);
 
-/// The first tread that is not complete; finish when all are.
+/// The first tread that is not complete and where something may be done; finish when all are.
 [[nodiscard]] quilt::Tread currentTread(const quilt::Block& block);
 
 } // namespace up::plan
