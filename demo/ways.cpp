@@ -220,7 +220,7 @@ Result<Quilt> landingWindow(const Quilt& quilt, const std::string& folder) {
 Result<Quilt> otherWays(const std::string& folder) {
     auto quilt = startingQuilt();
     quilt.name = "Towpath, other ways";
-    quilt.columns = 2;
+    quilt.columns = 4;
     quilt.setting.strips = fabricNamed(quilt, "bottle green");
     for (const auto& [name, fabric, wide, high] :
          {std::tuple{"reed, fat eighth", "reed green", 11, 9}, std::tuple{"tar half", "tar black", 22, 18}}) {

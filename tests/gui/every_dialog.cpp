@@ -200,8 +200,7 @@ std::unique_ptr<app::Form> dialogNamed(const std::string& which, Names names) {
     if (which == "stripes")
         return std::make_unique<app::StripesDialog>(app::StripesQuestion{quilt, block, piece});
     if (which == "fastening")
-        return std::make_unique<app::FasteningDialog>(
-            app::FasteningQuestion{quilt, block, {piece}, "3 leaf"});
+        return std::make_unique<app::FasteningDialog>(app::FasteningQuestion{quilt, block, {piece}, "3"});
     if (which == "underlap")
         return std::make_unique<app::UnderlapDialog>(app::UnderlapQuestion{quilt, block});
     if (which == "web") return std::make_unique<app::WebDialog>(quilt.webs[0], measure::System::inches);
