@@ -170,9 +170,9 @@ void StackCommands::askJoining() {
     answered(
         m_session, tr("how pieces are joined"), m_asker.fastening({m_session.quilt(), block->id, pieces, of}),
         [](const Quilt& quilt, const FasteningAnswer& answer, BlockId id, const std::vector<PieceId>& those) {
-            return edit::join(quilt, id, those, answer.how).and_then([&](const Quilt& joined) {
-                return edit::setQuiltedFirst(joined, id, answer.quiltedFirst);
-            });
+            auto known = answer.how ? edit::join(quilt, id, those, *answer.how) : edit::Edited(quilt);
+            return known.and_then(
+                [&](const Quilt& joined) { return edit::setQuiltedFirst(joined, id, answer.quiltedFirst); });
         },
         block->id, pieces);
 }

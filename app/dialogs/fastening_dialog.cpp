@@ -15,8 +15,12 @@
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QVBoxLayout>
+#include <algorithm>
 
 namespace up::app {
+namespace {
+constexpr int eachAsItIs = -1; // in the list of ways
+}
 
 FasteningDialog::FasteningDialog(FasteningQuestion question, QWidget* parent)
     : Form(tr("How %1 are joined").arg(q(question.of)), parent), m_question(std::move(question)),
@@ -26,9 +30,13 @@ FasteningDialog::FasteningDialog(FasteningQuestion question, QWidget* parent)
       m_about(new QLabel(this)), m_picture(named(new LayerPicture(this), "fastening.picture")) {
     const auto& block = the(m_question.quilt.blocks, m_question.block);
     const auto now = edit::joiningOf(the(block.pieces, m_question.pieces.back()));
+    const bool differ = std::any_of(m_question.pieces.begin(), m_question.pieces.end(), [&](PieceId id) {
+        return !(edit::joiningOf(the(block.pieces, id)) == now);
+    });
+    if (differ) m_join->addItem(tr("each as it is"), eachAsItIs);
     for (const auto join : every<quilt::Join>())
         m_join->addItem(q(words::joinName(join)), static_cast<int>(join));
-    choose(*m_join, now.join);
+    if (!differ) choose(*m_join, now.join);
     m_behind->setChecked(now.cutsBehind);
     m_first->setChecked(block.quilting != quilt::Quilting::after);
     auto* column = new QVBoxLayout(this);
@@ -54,11 +62,17 @@ FasteningDialog::FasteningDialog(FasteningQuestion question, QWidget* parent)
 }
 
 Result<void> FasteningDialog::read() {
-    m_answer.how = {chosenIn<quilt::Join>(*m_join), m_behind->isChecked()};
+    m_answer.how.reset();
+    if (chosenIn<int>(*m_join) != eachAsItIs)
+        m_answer.how = edit::Joining{chosenIn<quilt::Join>(*m_join), m_behind->isChecked()};
     m_answer.quiltedFirst = m_first->isChecked();
-    auto joined = edit::join(m_question.quilt, m_question.block, m_question.pieces, m_answer.how);
-    if (!joined) return tl::unexpected(joined.error());
+    if (auto known = joined(); !known) return tl::unexpected(known.error());
     return {};
+}
+
+edit::Edited FasteningDialog::joined() const {
+    if (!m_answer.how) return m_question.quilt;
+    return edit::join(m_question.quilt, m_question.block, m_question.pieces, *m_answer.how);
 }
 
 QString FasteningDialog::said(const quilt::Piece& piece) const {
@@ -79,11 +93,13 @@ void FasteningDialog::paint(const quilt::Piece& piece) {
 }
 
 void FasteningDialog::follow(bool well) {
-    m_behind->setEnabled(chosenIn<quilt::Join>(*m_join) != quilt::Join::reverse);
+    m_behind->setEnabled(m_answer.how && m_answer.how->join != quilt::Join::reverse);
+    m_picture->setVisible(m_answer.how.has_value());
+    if (!m_answer.how)
+        return m_about->setText(tr("The chosen pieces are joined in more than one way, and stay so."));
     if (!well) return m_about->clear();
-    const auto joined =
-        edit::join(m_question.quilt, m_question.block, m_question.pieces, m_answer.how).value();
-    const auto& piece = the(the(joined.blocks, m_question.block).pieces, m_question.pieces.back());
+    const auto known = joined().value();
+    const auto& piece = the(the(known.blocks, m_question.block).pieces, m_question.pieces.back());
     m_about->setText(said(piece));
     paint(piece);
 }

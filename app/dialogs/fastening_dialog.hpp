@@ -20,6 +20,8 @@ public:
     [[nodiscard]] const FasteningAnswer& answer() const { return m_answer; }
 
 private:
+    /// The quilt with the answer, as far as it goes.
+    [[nodiscard]] edit::Edited joined() const;
     [[nodiscard]] Result<void> read() override;
     void follow(bool well) override;
     [[nodiscard]] QString said(const quilt::Piece& piece) const;

@@ -14,8 +14,8 @@ struct FasteningQuestion {
 };
 
 struct FasteningAnswer {
-    edit::Joining how;
-    bool quiltedFirst = false; ///< the block's background
+    std::optional<edit::Joining> how; ///< none: each as it is
+    bool quiltedFirst = false;        ///< the block's background
 };
 
 } // namespace up::app

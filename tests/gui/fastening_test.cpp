@@ -93,7 +93,7 @@ TEST_F(Fastened, CtrlJAsksAboutWhatIsChosenOrAboutAll) {
     std::size_t asked = 0;
     m_asker.fasteningAnswer = [&](const app::FasteningQuestion& question) {
         asked = question.pieces.size();
-        return std::optional(app::FasteningAnswer{{Join::held, true}, true});
+        return std::optional(app::FasteningAnswer{edit::Joining{Join::held, true}, true});
     };
     session().choosePieces({}, {});
     const auto fused = session().quilt();
@@ -124,11 +124,25 @@ TEST_F(Fastened, TheDialogSaysTheStepsAndWhatIsMadeAnew) {
     EXPECT_EQ(says().find("Bond,"), std::string::npos) << says();
     EXPECT_NE(says().find("Turn the edge"), std::string::npos) << says();
     EXPECT_NE(says().find("made anew"), std::string::npos) << "it is cut out already";
-    EXPECT_EQ(dialog.answer().how.join, Join::turned);
+    EXPECT_EQ(dialog.answer().how->join, Join::turned);
     app::choose(join, Join::reverse);
     EXPECT_FALSE(dialog.findChild<QCheckBox*>("fastening.behind")->isEnabled());
     dialog.findChild<QCheckBox*>("fastening.first")->click();
     EXPECT_TRUE(dialog.answer().quiltedFirst);
+}
+
+TEST_F(Fastened, TheBackgroundMayBeQuiltedFirstWhateverThePiecesAre) {
+    choose("Night mooring", View::draw);
+    std::vector<PieceId> all;
+    for (const auto& one : block().pieces)
+        all.push_back(one.id);
+    app::FasteningDialog dialog({session().quilt(), block().id, all, "all"});
+    dialog.show();
+    EXPECT_FALSE(dialog.answer().how) << "one comes from behind, the others are fused: each stays as it is";
+    dialog.findChild<QCheckBox*>("fastening.first")->click();
+    EXPECT_TRUE(dialog.acceptButton()->isEnabled()) << dialog.trouble().toStdString();
+    app::choose(*dialog.findChild<QComboBox*>("fastening.join"), Join::held);
+    EXPECT_FALSE(dialog.acceptButton()->isEnabled()) << "the moon is stitched";
 }
 
 TEST_F(Fastened, WhatIsStitchedIsNotJoinedAnotherWay) {
