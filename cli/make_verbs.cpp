@@ -18,6 +18,7 @@
 #include "output/pdf/pdf.hpp"
 #include "output/svg/svg.hpp"
 
+#include <algorithm>
 #include <ctime>
 #include <filesystem>
 
@@ -136,6 +137,10 @@ Bytes exportSheets(const Words& words) {
         return placing(opened->quilt, block, options).and_then([&](const auto& made) {
             return output::writePdf(made, block.name);
         });
+    if (words.what == "templates" && std::none_of(block.pieces.begin(), block.pieces.end(),
+                                                  [](const auto& piece) { return piece.isOffWeb(); }))
+        return failure(Code::badUse, {"only pieces without web have templates, and all of “" + block.name +
+                                      "” are fused; choose --what tracing"});
     if (words.what == "templates")
         return output::templatePages(opened->quilt, block, options).and_then([&](const auto& made) {
             return output::writePdf(made, block.name);

@@ -2,7 +2,10 @@
 // The verb `finish`: strips, lines and what is laid on, against each other.
 #include "tests/cli/saying.hpp"
 
+#include <cmath>
 #include <gtest/gtest.h>
+#include <map>
+#include <numbers>
 
 namespace up::cli {
 namespace {
@@ -32,6 +35,41 @@ TEST(Finish, EveryStripListSumsToTheQuiltsSize) {
         << "three blocks of 9 in, two strips of 1 in";
     EXPECT_NEAR(plan["top"][0].get<double>(), 33 * 25.4, 1e-6) << "and a border of 2 in";
     EXPECT_EQ(say({"finish", "nowhere.upstairs"}).code, 1);
+}
+
+/// The ways of joining in the second sample: steps, what is cut, and what is cut away.
+TEST(Finish, TellsHowPiecesAreJoined) {
+    const auto plan = say({"finish", test::share("demo/other-ways.upstairs")}).json();
+    std::map<std::string, Json> blocks;
+    for (const auto& block : plan["blocks"])
+        blocks[block["block"].get<std::string>()] = block;
+    EXPECT_TRUE(blocks["Bramble"]["joined"].empty()) << "all of it is fused";
+    EXPECT_EQ(blocks["Duck family"]["quilting"], "first");
+    EXPECT_EQ(blocks["Duck family"]["joined"].size(), 24U);
+    const auto& moon = blocks["Night mooring"]["joined"][0];
+    EXPECT_EQ(moon["join"], "reverse");
+    EXPECT_EQ(moon["next"], "cutAway");
+    EXPECT_FALSE(moon["cutAway"]["fromBack"].get<bool>());
+    // A circle of 320 units in 900 of 9 in; the hole is cut 1/16 in inside it, the patch 1/2 in beyond.
+    EXPECT_NEAR(moon["cutAway"]["area"].get<double>(), std::numbers::pi * std::pow(1.6 * 25.4 - 25.4 / 16, 2),
+                15);
+    EXPECT_NEAR(moon["cutWide"].get<double>(), 4.2 * 25.4, 0.2);
+    int gathered = 0;
+    for (const auto& piece : blocks["Lily pond"]["joined"]) {
+        gathered += piece["gathered"].get<bool>() ? 1 : 0;
+        EXPECT_EQ(piece["join"] == "turned", !piece.contains("cutAway"));
+    }
+    EXPECT_EQ(gathered, 1) << "the bud";
+}
+
+TEST(Export, TemplatesAreOnlyOfPiecesWithoutWeb) {
+    const auto of = [](const char* block) {
+        return say({"export", test::share("demo/other-ways.upstairs"), "--block", block, "--what",
+                    "templates", "--as", "pdf"});
+    };
+    EXPECT_EQ(of("Lily pond").out.substr(0, 5), "%PDF-");
+    EXPECT_EQ(of("Bramble").code, 2) << "bad use";
+    EXPECT_NE(of("Bramble").err.find("all of “Bramble” are fused"), std::string::npos) << of("Bramble").err;
 }
 
 /// Every length of floss goes into one needle, and no cut gives more strands than floss has.

@@ -26,7 +26,7 @@ protected:
     [[nodiscard]] const quilt::Piece& piece(const std::string& name) {
         return the(block().pieces, named(name));
     }
-    [[nodiscard]] std::string toDo() { return find<QLabel>("now.do").text().toStdString(); }
+    [[nodiscard]] std::string nowSays() { return find<QLabel>("now.do").text().toStdString(); }
     [[nodiscard]] std::string why() { return find<QLabel>("now.because").text().toStdString(); }
     void space() {
         window().mat().setFocus();
@@ -36,7 +36,7 @@ protected:
 
 TEST_F(Fastened, SpaceCutsAwayBehindTheFlowerThenTheRestIsDoneByHand) {
     choose("Lily pond", View::stitch);
-    EXPECT_NE(toDo().find("cut away the background behind 4 flower"), std::string::npos) << toDo();
+    EXPECT_NE(nowSays().find("cut away the background behind 4 flower"), std::string::npos) << nowSays();
     const auto shown = app::partsFor(session());
     EXPECT_EQ(shown.scene.panels.at(0).side, app::Side::back) << "it is cut from the back";
     const auto before = session().quilt();
@@ -47,14 +47,14 @@ TEST_F(Fastened, SpaceCutsAwayBehindTheFlowerThenTheRestIsDoneByHand) {
     EXPECT_TRUE(session().quilt() == before);
     space();
     climb(View::cut);
-    EXPECT_NE(toDo().find("Gather 3 bud"), std::string::npos) << toDo();
+    EXPECT_NE(nowSays().find("Gather 3 bud"), std::string::npos) << nowSays();
     space();
     EXPECT_EQ(piece("bud").work.step, Step::turned);
     climb(View::lay);
     space(), space();
     EXPECT_EQ(piece("bud").work.step, Step::laid);
     climb(View::stitch);
-    EXPECT_NE(toDo().find("Sew down the edge of 2 right pad by hand"), std::string::npos) << toDo();
+    EXPECT_NE(nowSays().find("Sew down the edge of 2 right pad by hand"), std::string::npos) << nowSays();
     space(), space();
     EXPECT_FALSE(piece("right pad").next());
     EXPECT_FALSE(piece("bud").next());
@@ -70,7 +70,7 @@ TEST_F(Fastened, TheBoatWaitsUntilTheHoleForTheMoonIsCut) {
     EXPECT_NE(said().toStdString().find("cut away"), std::string::npos) << said().toStdString();
     EXPECT_EQ(piece("hull").work.step, Step::cleanCut);
     climb(View::stitch);
-    EXPECT_NE(toDo().find("From the front"), std::string::npos) << toDo();
+    EXPECT_NE(nowSays().find("From the front"), std::string::npos) << nowSays();
     space();
     EXPECT_FALSE(quilt::holeBefore(block(), 1));
     climb(View::lay);
@@ -80,10 +80,10 @@ TEST_F(Fastened, TheBoatWaitsUntilTheHoleForTheMoonIsCut) {
 
 TEST_F(Fastened, TheBackgroundIsQuiltedBeforeTheDucksAreHeldByGlue) {
     choose("Duck family", View::lay);
-    EXPECT_NE(toDo().find("Quilt the background"), std::string::npos) << toDo();
+    EXPECT_NE(nowSays().find("Quilt the background"), std::string::npos) << nowSays();
     space();
     EXPECT_EQ(block().quilting, quilt::Quilting::done);
-    EXPECT_NE(toDo().find("glue or pins"), std::string::npos) << toDo();
+    EXPECT_NE(nowSays().find("glue or pins"), std::string::npos) << nowSays();
     key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(block().quilting, quilt::Quilting::first);
 }
